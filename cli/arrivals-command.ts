@@ -1,0 +1,47 @@
+import { z } from "zod";
+import { arrivalsOf, type Arrival } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { liftingChanges } from "@/core/plan";
+import { arrivalsReport } from "@/core/report";
+import {
+  changeWords,
+  deviceName,
+  masterWords,
+  pictureWords,
+  playedWords,
+  reasonSentence,
+  rowWords,
+  screenSpeakersSentence,
+  VERDICT_WORDS,
+} from "@/core/text";
+import type { ExitCode } from "./main";
+import { readJobFile, UnusableInput } from "./read-job-file";
+
+const State = z.enum(["found", "planned", "left"]);
+
+/** Prints the board. Exit code 1 when any row is less than all of it. */
+export async function arrivalsCommand(file: string, options: { json?: boolean; as: string }): Promise<ExitCode> {
+  const state = State.safeParse(options.as);
+  if (!state.success) throw new UnusableInput(`--as: expected found, planned or left, got “${options.as}”.`);
+  const job = await readJobFile(file);
+  const arrivals = arrivalsOf(job, state.data);
+  const changes = arrivals.every(({ verdict }) => verdict === "full") ? [] : liftingChanges(job, state.data);
+  if (options.json) {
+    process.stdout.write(`${JSON.stringify(arrivalsReport(job, arrivals, changes))}\n`);
+  } else {
+    for (const arrival of arrivals) process.stdout.write(`${rowText(job, arrival)}\n`);
+    for (const change of changes.filter(({ lowers }) => lowers.length === 0).slice(0, 3)) {
+      process.stdout.write(`\nWould help: ${changeWords(job, change)} (lifts ${change.lifts.length}).\n`);
+    }
+  }
+  return arrivals.every(({ verdict }) => verdict === "full") ? 0 : 1;
+}
+
+function rowText(job: Job, arrival: Arrival): string {
+  const head = `${deviceName(job, arrival.player)}, ${rowWords(arrival)} (${masterWords(arrival)}): ${VERDICT_WORDS[arrival.verdict]}; ${playedWords(arrival.plays, arrival.arrives)}`;
+  const delay = arrival.delayMs === null ? "" : `, ${arrival.delayMs} ms`;
+  const lines = arrival.losses.filter(({ scope }) => scope === "path").map(({ reason }) => `    ${reasonSentence(job, reason)}`);
+  const picture = arrival.picture ? [`    Picture: ${pictureWords(arrival.picture)}.`] : [];
+  const screen = arrival.screenSpeakers ? [`    ${screenSpeakersSentence(job, arrival)}`] : [];
+  return [`${head}${delay}.`, ...lines, ...screen, ...picture].join("\n");
+}

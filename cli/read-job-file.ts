@@ -1,0 +1,34 @@
+import { readFile, stat } from "node:fs/promises";
+import { text } from "node:stream/consumers";
+import { MAX_JOB_BYTES, readJobText, type Job } from "@/core/job";
+import { troubleSentence } from "@/core/text";
+
+/** Input that cannot be used; the message is one line that names the file, the place and what was expected. */
+export class UnusableInput extends Error {
+  override readonly name = "UnusableInput";
+}
+
+/** Reads a job from a file, or from standard input where the name is "-". */
+export async function readJobFile(file: string): Promise<Job> {
+  const shown = file === "-" ? "standard input" : file;
+  const result = readJobText(await readText(file, shown));
+  if (result.ok) return result.value;
+  const [first] = result.refusal;
+  const more = result.refusal.length > 1 ? ` (and ${result.refusal.length - 1} more)` : "";
+  throw new UnusableInput(`${shown}: ${first ? troubleSentence(first) : "not a job file."}${more}`);
+}
+
+async function readText(file: string, shown: string): Promise<string> {
+  if (file === "-") return text(process.stdin);
+  try {
+    const { size } = await stat(file);
+    if (size > MAX_JOB_BYTES)
+      throw new UnusableInput(`${shown}: ${troubleSentence({ code: "too-large", bytes: size, limit: MAX_JOB_BYTES })}`);
+    return await readFile(file, "utf8");
+  } catch (error) {
+    if (error instanceof UnusableInput) throw error;
+    const reason =
+      error instanceof Error && "code" in error && error.code === "ENOENT" ? "there is no such file" : "the file cannot be read";
+    throw new UnusableInput(`${shown}: ${reason}.`);
+  }
+}

@@ -1,0 +1,173 @@
+import type { LinkKind } from "@/core/facts";
+import type { Device, SoundRoute } from "@/core/device";
+import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
+import { handOn } from "./hand-on";
+import { whyNotCarry } from "./link";
+import { listingAt } from "./listing";
+import { playOn, whyNotPlay, type Played } from "./play";
+import type { Loss, Reason, UnknownFact } from "./reason";
+import { returnChannel } from "./return-channel";
+import type { Rig } from "./rig";
+import type { Stream } from "./stream";
+import type { Step, Way } from "./way";
+
+/** A place on the way: what came in, what went on, and over which link it came. */
+export interface Hop {
+  readonly device: string;
+  /** The socket, or the source or "speakers" inside the device. */
+  readonly port: string;
+  readonly cable: string | null;
+  readonly link: LinkKind | null;
+  readonly in: Stream | null;
+  readonly out: Stream | null;
+  readonly delayMs: Milliseconds | null;
+}
+
+/** A way with its sound: hop by hop, and what comes of it. */
+export interface Followed {
+  readonly way: Way;
+  readonly hops: readonly Hop[];
+  readonly leaves: Stream | null;
+  readonly arrives: Stream | null;
+  readonly plays: Played | null;
+  /** What stops the sound, each at its hop. All are told, so that curing the first does not only uncover the second. */
+  readonly blocks: readonly Loss[];
+  readonly unknown: readonly { readonly fact: UnknownFact; readonly hop: number }[];
+  readonly delayMs: Milliseconds | null;
+}
+
+interface Progress {
+  readonly out: Stream | null;
+  readonly delayMs: Milliseconds | null;
+  readonly link: LinkKind | null;
+  readonly reasons: readonly Reason[];
+  readonly facts: readonly UnknownFact[];
+  readonly plays?: Played | null;
+}
+
+/** Sends the streams of a source along a way and notes what each hop does. */
+export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed {
+  const hops: Hop[] = [];
+  const blocks: Loss[] = [];
+  const unknown: { fact: UnknownFact; hop: number }[] = [];
+  let current: Stream | null = null;
+  let delayMs: Milliseconds | null = milliseconds(0);
+  let plays: Played | null = null;
+  way.forEach((step, hop) => {
+    const inputs = hop === 0 ? tracks : current ? [current] : [];
+    const progress = takeStep(rig, step, inputs);
+    // A socket without a return is missed inside the screen and again on its cable; it is told once, where it is first missed.
+    const fresh = progress.reasons.filter((reason) => !blocks.some((block) => sameReason(block.reason, reason)));
+    blocks.push(...fresh.map((reason) => ({ reason, hop, scope: "path" }) as const));
+    unknown.push(...progress.facts.map((fact) => ({ fact, hop })));
+    hops.push({
+      ...placeOf(step),
+      link: progress.link,
+      in: inputs[0] ?? null,
+      out: progress.out,
+      delayMs: progress.delayMs,
+    });
+    current = progress.out;
+    delayMs = delayMs === null || progress.delayMs === null ? null : addDelays(delayMs, progress.delayMs);
+    plays = progress.plays ?? null;
+  });
+  return { way, hops, leaves: hops[0]?.out ?? null, arrives: plays ? current : null, plays, blocks, unknown, delayMs };
+}
+
+const sameReason = (a: Reason, b: Reason): boolean =>
+  a.code === "no-return-socket" && b.code === a.code && a.device === b.device && a.port === b.port;
+
+const placeOf = (step: Step): Pick<Hop, "device" | "port" | "cable"> =>
+  step.kind === "link"
+    ? { device: step.to.device, port: step.to.port, cable: step.cable.id }
+    : { device: step.device.id, port: step.to, cable: null };
+
+function takeStep(rig: Rig, step: Step, inputs: readonly Stream[]): Progress {
+  switch (step.kind) {
+    case "gap":
+      return stopped([step.reason]);
+    case "link":
+      return alongLink(rig, step, inputs[0] ?? null);
+    case "inside":
+      return step.to === "speakers" ? toSpeakers(rig, step.device, step.route, inputs) : throughDevice(rig, step, inputs);
+  }
+}
+
+const nothing = { out: null, delayMs: milliseconds(0), link: null, reasons: [], facts: [] } as const;
+const stopped = (reasons: readonly Reason[]): Progress => ({ ...nothing, reasons });
+const doubtful = (facts: readonly UnknownFact[]): Progress => ({ ...nothing, facts });
+const routeDelay = (route: SoundRoute) => (route.delayMs === null ? null : milliseconds(route.delayMs));
+
+function alongLink(rig: Rig, step: Extract<Step, { kind: "link" }>, input: Stream | null): Progress {
+  if (step.transport === "forward") {
+    const link = rig.port(step.from)?.connector === "optical" ? "optical" : "hdmi";
+    return carried(input, link, input ? whyNotCarry(input, link, []) : null);
+  }
+  const channel = returnChannel(rig, step.cable);
+  if (channel.kind === "closed") return { ...stopped(channel.reasons), link: "arc" };
+  if (channel.kind === "unknown") return { ...doubtful(channel.facts), link: "arc" };
+  return carried(input, channel.link, input ? whyNotCarry(input, channel.link, channel.because) : null);
+}
+
+const carried = (input: Stream | null, link: LinkKind, reason: Reason | null): Progress =>
+  reason ? { ...stopped([reason]), link } : { ...nothing, out: input, link };
+
+/** Whether the gate of a route is open, shut by a setting, or unknown. */
+export function gateOf(rig: Rig, device: Device, route: SoundRoute): { reason: Reason | null; fact: UnknownFact | null } {
+  if (!route.opens) return { reason: null, fact: null };
+  const value = rig.setting(device, route.opens.setting);
+  if (value === null) return { reason: null, fact: { fact: "setting", device: device.id, setting: route.opens.setting } };
+  const shut = value !== undefined && value !== route.opens.value;
+  return { reason: shut ? { code: "speakers-choice", device: device.id, value } : null, fact: null };
+}
+
+function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs: readonly Stream[]): Progress {
+  const { device, route } = step;
+  const gate = gateOf(rig, device, route);
+  if (gate.reason) return stopped([gate.reason]);
+  const format = route.format ? rig.setting(device, route.format) : undefined;
+  const listing = listingAt(rig, { device: device.id, port: step.to });
+  const facts: UnknownFact[] = [];
+  if (gate.fact) facts.push(gate.fact);
+  if (route.format && format === null) facts.push({ fact: "setting", device: device.id, setting: route.format });
+  if (listing.unknown) facts.push(listing.unknown);
+  if (inputs.length === 0) return facts.length ? doubtful(facts) : { ...nothing, delayMs: routeDelay(route) };
+  if (route.passes === null && inputs.some((input) => input.coding !== "lpcm"))
+    facts.push({ fact: "passes", device: device.id, port: step.from });
+  if (facts.length) return doubtful(facts);
+  const out = handOn({ device, route, listing, format: format ?? undefined }, inputs);
+  if (out) return { ...nothing, out, delayMs: routeDelay(route) };
+  const exit = { device: device.id, port: step.to };
+  // A closed return offers nothing to hand sound to; the link itself says why, so no second reason is given here.
+  if (listing.sounds.size === 0 && rig.port(exit)?.direction === "in") return nothing;
+  const first = inputs[0];
+  if (!first) return nothing;
+  const far = rig.cableAt(exit)?.to;
+  return listing.sounds.size === 0 && far
+    ? stopped([{ code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null }])
+    : stopped([{ code: "does-not-pass", device: device.id, coding: first.coding, objects: "none" }]);
+}
+
+function toSpeakers(rig: Rig, device: Device, route: SoundRoute, inputs: readonly Stream[]): Progress {
+  const gate = gateOf(rig, device, route);
+  if (gate.reason) return stopped([gate.reason]);
+  const input = inputs[0];
+  const facts: UnknownFact[] = gate.fact ? [gate.fact] : [];
+  if (input && device.decodes === null) facts.push({ fact: "decoders", device: device.id });
+  if (facts.length) return doubtful(facts);
+  if (!input) return nothing;
+  // A screen's own source may hold several tracks: its decoder takes the first it knows.
+  const playable = inputs.find((stream) => whyNotPlay(stream, device) === null);
+  if (!playable) {
+    const reason = whyNotPlay(input, device);
+    return reason ? stopped([reason]) : nothing;
+  }
+  const own = device.speakers?.delayMs ?? null;
+  const inside = routeDelay(route);
+  return {
+    ...nothing,
+    out: playable,
+    plays: playOn(rig, playable, device),
+    delayMs: own === null || inside === null ? null : addDelays(milliseconds(own), inside),
+  };
+}

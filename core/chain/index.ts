@@ -1,0 +1,10 @@
+export type { Arrival, Verdict } from "./arrival";
+export { arrivalsOf } from "./arrivals";
+export { compareArrivals } from "./compare-arrivals";
+export type { Hop } from "./follow";
+export { listingAt, type Listing } from "./listing";
+export type { Played } from "./play";
+export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";
+export { returnChannel, type ReturnChannel } from "./return-channel";
+export { makeRig, type Rig } from "./rig";
+export type { Stream } from "./stream";

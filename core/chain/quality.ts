@@ -1,0 +1,57 @@
+import { bedChannels, bedOfAtMost, smallerBed } from "@/core/facts";
+import type { Content, Device } from "@/core/device";
+import { keepsObjects, soundingBed, whyNotPlay } from "./play";
+import { streamOf, type Stream } from "./stream";
+
+/**
+ * Orders two streams by what a system makes of them: objects first, then channels that sound, then losslessness, then fewer
+ * lossy generations. Positive: `a` is better. As soon as objects can be kept, bitstream wins; without them decoded lossless LPCM beats a lossy core.
+ */
+export function compareStreams(a: Stream | null, b: Stream | null, system: Device): number {
+  const [left, right] = [figures(a, system), figures(b, system)];
+  for (let index = 0; index < left.length; index += 1) {
+    const difference = (left[index] ?? 0) - (right[index] ?? 0);
+    if (difference !== 0) return difference;
+  }
+  return 0;
+}
+
+const figures = (stream: Stream | null, system: Device): readonly number[] =>
+  stream
+    ? [1, Number(keepsObjects(stream, system)), bedChannels(soundingBed(stream, system)), Number(stream.lossless), -stream.generations]
+    : [0];
+
+/** Contents and devices are never changed in place, so what one makes of the other can be remembered for as long as both live. */
+const remembered = new WeakMap<Content, WeakMap<Device, readonly Stream[]>>();
+
+/** Every form of a content that a system could play if nothing stood between, the best first: each track as it is, and decoded. */
+export function idealForms(content: Content, system: Device): readonly Stream[] {
+  const bySystem = remembered.get(content) ?? new WeakMap<Device, readonly Stream[]>();
+  remembered.set(content, bySystem);
+  const known = bySystem.get(system) ?? computeIdealForms(content, system);
+  bySystem.set(system, known);
+  return known;
+}
+
+function computeIdealForms(content: Content, system: Device): readonly Stream[] {
+  const lpcm = system.decodes?.find((row) => row.coding === "lpcm")?.channels;
+  const forms = content.tracks.map(streamOf).flatMap((track): Stream[] => {
+    const decoder = system.decodes?.find((row) => row.coding === track.coding);
+    const whole: Stream[] = decoder
+      ? [{ ...track, channels: smallerBed(track.channels, decoder.channels), objects: decoder.objects ? track.objects : "none" }]
+      : [];
+    if (!lpcm || track.coding === "lpcm") return whole;
+    const beds = [
+      ...new Set([smallerBed(track.channels, lpcm), smallerBed(bedOfAtMost(6), smallerBed(track.channels, lpcm)), "2.0" as const]),
+    ];
+    const decoded = beds.map((channels): Stream => ({
+      ...track,
+      coding: "lpcm",
+      channels,
+      objects: "none",
+      lineage: channels === track.channels ? "decoded" : "downmixed",
+    }));
+    return [...whole, ...decoded];
+  });
+  return forms.filter((form) => whyNotPlay(form, system) === null).sort((a, b) => compareStreams(b, a, system));
+}

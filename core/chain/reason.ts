@@ -1,0 +1,75 @@
+import type { Bed, Coding, LinkKind, Objects, SettingKey } from "@/core/facts";
+
+/** Why a return channel is only ARC where eARC was wished for. */
+export type ReturnLimit =
+  | { readonly code: "earc-off"; readonly device: string }
+  | { readonly code: "pair-missing"; readonly cable: string }
+  | { readonly code: "socket-arc-only"; readonly device: string; readonly port: string };
+
+/** A fact that the verdict depends on and that nobody has given. */
+export type UnknownFact =
+  | { readonly fact: "return-socket"; readonly device: string; readonly port: string }
+  | { readonly fact: "return-wires"; readonly cable: string }
+  | { readonly fact: "setting"; readonly device: string; readonly setting: SettingKey }
+  | { readonly fact: "passes"; readonly device: string; readonly port: string }
+  | { readonly fact: "listing"; readonly device: string; readonly port: string }
+  | { readonly fact: "decoders"; readonly device: string };
+
+/** Why something of the sound does not go on, with the numbers. Sentences are made of these in `core/text`. */
+export type Reason =
+  | {
+      readonly code: "link-capacity";
+      readonly link: LinkKind;
+      readonly coding: Coding;
+      readonly need: number;
+      readonly have: number;
+      readonly unit: "Mb/s";
+      readonly because: readonly ReturnLimit[];
+    }
+  | {
+      readonly code: "link-channels";
+      readonly link: LinkKind;
+      readonly need: Bed;
+      readonly have: Bed;
+      readonly because: readonly ReturnLimit[];
+    }
+  | {
+      readonly code: "format-setting";
+      readonly device: string;
+      readonly setting: SettingKey;
+      readonly value: string;
+      readonly coding: Coding;
+      readonly need: Bed;
+      readonly have: Bed;
+    }
+  | { readonly code: "does-not-pass"; readonly device: string; readonly coding: Coding; readonly objects: Objects }
+  | { readonly code: "passes-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
+  | { readonly code: "cannot-emit"; readonly device: string; readonly coding: Coding; readonly need: Bed; readonly have: Bed | null }
+  | {
+      readonly code: "not-listed";
+      readonly device: string;
+      readonly port: string;
+      readonly coding: Coding;
+      readonly objects: Objects;
+      readonly need: Bed;
+      readonly have: Bed | null;
+    }
+  | { readonly code: "cannot-decode"; readonly device: string; readonly coding: Coding }
+  | { readonly code: "speakers-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
+  | { readonly code: "no-object-decoder"; readonly device: string; readonly objects: Objects }
+  | { readonly code: "no-return-socket"; readonly device: string; readonly port: string }
+  | { readonly code: "no-return-wire"; readonly cable: string }
+  | { readonly code: "return-off"; readonly device: string; readonly setting: "arc" | "cec"; readonly because: readonly ReturnLimit[] }
+  | { readonly code: "no-sound-route"; readonly device: string; readonly port: string }
+  | { readonly code: "speakers-choice"; readonly device: string; readonly value: string }
+  | { readonly code: "not-connected"; readonly device: string }
+  | { readonly code: "no-way"; readonly device: string; readonly to: string }
+  | { readonly code: "no-sound-system" }
+  | { readonly code: "unknown-fact"; readonly unknown: UnknownFact };
+
+/** A loss names one hop of the way. A ceiling is what the sound system itself cannot play; it does not lower the verdict. */
+export interface Loss {
+  readonly reason: Reason;
+  readonly hop: number;
+  readonly scope: "path" | "ceiling";
+}

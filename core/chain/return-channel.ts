@@ -1,0 +1,74 @@
+import type { Cable, CableEnd } from "@/core/job";
+import type { Reason, ReturnLimit, UnknownFact } from "./reason";
+import type { Rig } from "./rig";
+
+/** What becomes of the return along an HDMI cable. */
+export type ReturnChannel =
+  | { readonly kind: "open"; readonly link: "earc" | "arc"; readonly because: readonly ReturnLimit[] }
+  | { readonly kind: "closed"; readonly reasons: readonly Reason[] }
+  | { readonly kind: "unknown"; readonly facts: readonly UnknownFact[] };
+
+/**
+ * Whether sound can run back along a cable from the screen's input to the sound system's output, and as what.
+ * eARC needs both sockets, the cable's made pair and both switches, and finds its partner by itself. ARC needs one wire and is
+ * started over CEC, so it also needs CEC at both ends. Mixed ends fall back to ARC.
+ * Source: HDMI 2.1 §9.5 (eARC discovery without CEC); HDMI 1.4 Supplement 2 and CEC 13.17 (ARC initiation).
+ */
+export function returnChannel(rig: Rig, cable: Cable): ReturnChannel {
+  const known = rig.returnChannels.get(cable.id);
+  if (known) return known;
+  const answer = negotiate(rig, cable);
+  rig.returnChannels.set(cable.id, answer);
+  return answer;
+}
+
+function negotiate(rig: Rig, cable: Cable): ReturnChannel {
+  const ends = [cable.to, cable.from];
+  const missing = [
+    ...ends.flatMap((end) => missingSocket(rig, end)),
+    ...(cable.returnWires === "none" ? [{ code: "no-return-wire", cable: cable.id } as const] : []),
+  ];
+  if (missing.length) return { kind: "closed", reasons: missing };
+
+  const unknown: UnknownFact[] = ends.filter((end) => returnsOf(rig, end) === null).map((end) => ({ fact: "return-socket", ...end }));
+  if (cable.returnWires === null) unknown.push({ fact: "return-wires", cable: cable.id });
+  unknown.push(...unknownSettings(rig, ends, ["earc"]));
+  if (unknown.length) return { kind: "unknown", facts: unknown };
+
+  const because = whyNotEarc(rig, cable, ends);
+  if (because.length === 0) return { kind: "open", link: "earc", because };
+
+  const unsure = unknownSettings(rig, ends, ["arc", "cec"]);
+  const off = ends.flatMap((end) =>
+    (["arc", "cec"] as const)
+      .filter((setting) => valueAt(rig, end, setting) === "off")
+      .map((setting) => ({ code: "return-off", device: end.device, setting, because }) as const),
+  );
+  if (off.length) return { kind: "closed", reasons: off };
+  return unsure.length ? { kind: "unknown", facts: unsure } : { kind: "open", link: "arc", because };
+}
+
+function whyNotEarc(rig: Rig, cable: Cable, ends: readonly CableEnd[]): ReturnLimit[] {
+  return [
+    ...ends.filter((end) => returnsOf(rig, end) === "arc").map((end) => ({ code: "socket-arc-only", ...end }) as const),
+    ...(cable.returnWires === "arc" ? [{ code: "pair-missing", cable: cable.id } as const] : []),
+    ...ends.filter((end) => valueAt(rig, end, "earc") === "off").map((end) => ({ code: "earc-off", device: end.device }) as const),
+  ];
+}
+
+function returnsOf(rig: Rig, end: CableEnd): "none" | "arc" | "earc" | null {
+  const port = rig.port(end);
+  return port?.connector === "hdmi" ? port.returns : "none";
+}
+
+const missingSocket = (rig: Rig, end: CableEnd): Reason[] => (returnsOf(rig, end) === "none" ? [{ code: "no-return-socket", ...end }] : []);
+
+function valueAt(rig: Rig, end: CableEnd, setting: "earc" | "arc" | "cec"): string | null | undefined {
+  const device = rig.device(end.device);
+  return device ? rig.setting(device, setting) : undefined;
+}
+
+const unknownSettings = (rig: Rig, ends: readonly CableEnd[], keys: readonly ("earc" | "arc" | "cec")[]): UnknownFact[] =>
+  ends.flatMap((end) =>
+    keys.filter((key) => valueAt(rig, end, key) === null).map((setting) => ({ fact: "setting", device: end.device, setting }) as const),
+  );

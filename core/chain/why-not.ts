@@ -1,0 +1,150 @@
+import { bedChannels, type Bed } from "@/core/facts";
+import type { Content, Device, SoundRoute } from "@/core/device";
+import { unreachable } from "@/core/outcome";
+import type { Followed } from "./follow";
+import { whyNotCarry } from "./link";
+import { listingAt } from "./listing";
+import { compareStreams, idealForms } from "./quality";
+import type { Loss, Reason } from "./reason";
+import { returnChannel } from "./return-channel";
+import type { Rig } from "./rig";
+import { streamOf, type Stream } from "./stream";
+import type { Step } from "./way";
+
+/**
+ * Why nothing better arrives: each better form of the content is sent along the same way in thought, and the first hop that
+ * refuses it is named, even where the player, having seen that limit on offer, never sent it.
+ */
+export function lossesBelowBest(rig: Rig, followed: Followed, content: Content, system: Device): readonly Loss[] {
+  const losses: Loss[] = [];
+  for (const form of idealForms(content, system)) {
+    if (compareStreams(form, followed.arrives, system) <= 0) break;
+    const loss = firstRefusal(rig, followed, form, content);
+    if (loss && !losses.some((known) => known.hop === loss.hop && known.reason.code === loss.reason.code)) losses.push(loss);
+  }
+  return losses;
+}
+
+function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Content): Loss | null {
+  for (const [hop, step] of followed.way.entries()) {
+    const reason = whyNotStep(rig, step, hop === 0, form, content);
+    if (reason) return { reason, hop, scope: "path" };
+  }
+  return notListed(rig, followed, form);
+}
+
+function whyNotStep(rig: Rig, step: Step, isFirst: boolean, form: Stream, content: Content): Reason | null {
+  switch (step.kind) {
+    case "gap":
+      return step.reason;
+    case "link": {
+      if (step.transport === "forward") return whyNotCarry(form, rig.port(step.from)?.connector === "optical" ? "optical" : "hdmi", []);
+      const channel = returnChannel(rig, step.cable);
+      return channel.kind === "open" ? whyNotCarry(form, channel.link, channel.because) : null;
+    }
+    case "inside":
+      if (step.to === "speakers") return null;
+      return (
+        refusedBySetting(rig, step.device, step.route, form) ??
+        (isFirst ? whyNotEmit(step.device, step.route, form, content) : whyNotPass(step.device, step.route, form))
+      );
+    default:
+      return unreachable(step);
+  }
+}
+
+/** What the format setting of a route leaves of a form. */
+function refusedBySetting(rig: Rig, device: Device, route: SoundRoute, form: Stream): Reason | null {
+  if (!route.format) return null;
+  const value = rig.setting(device, route.format);
+  const kept = value ? bedUnder(value, route, form) : form.channels;
+  if (!value || kept === form.channels) return null;
+  return {
+    code: "format-setting",
+    device: device.id,
+    setting: route.format,
+    value,
+    coding: form.coding,
+    need: form.channels,
+    have: kept ?? "2.0",
+  };
+}
+
+/** The bed that a form keeps under a setting; null: the form does not leave at all. */
+function bedUnder(value: string, route: SoundRoute, form: Stream): Bed | null {
+  switch (value) {
+    case "pcm":
+      return form.coding === "lpcm" && bedChannels(form.channels) <= bedChannels(route.pcm)
+        ? form.channels
+        : form.coding === "lpcm"
+          ? route.pcm
+          : null;
+    case "dolby-digital":
+      return form.coding === "ac3" || (form.coding === "lpcm" && form.channels === "2.0") ? form.channels : null;
+    case "bitstream":
+      return form.coding !== "lpcm" || form.channels === "2.0" ? form.channels : null;
+    default:
+      return form.channels;
+  }
+}
+
+function whyNotPass(device: Device, route: SoundRoute, form: Stream): Reason | null {
+  if (form.coding === "lpcm") {
+    return bedChannels(form.channels) > bedChannels(route.lpcm)
+      ? { code: "passes-fewer", device: device.id, need: form.channels, have: route.lpcm }
+      : null;
+  }
+  const pass = route.passes?.find((row) => row.coding === form.coding);
+  if (!pass) return { code: "does-not-pass", device: device.id, coding: form.coding, objects: "none" };
+  return form.objects !== "none" && !pass.objects
+    ? { code: "does-not-pass", device: device.id, coding: form.coding, objects: form.objects }
+    : null;
+}
+
+/** A player emits a bitstream that it may pass, or LPCM of a track that it can decode. */
+function whyNotEmit(device: Device, route: SoundRoute, form: Stream, content: Content): Reason | null {
+  if (form.coding !== "lpcm" || content.tracks.some((track) => track.coding === "lpcm")) {
+    const refusal = whyNotPass(device, route, form);
+    return (
+      refusal && {
+        code: "cannot-emit",
+        device: device.id,
+        coding: form.coding,
+        need: form.channels,
+        have: refusal.code === "passes-fewer" ? refusal.have : null,
+      }
+    );
+  }
+  const decoded = content.tracks
+    .map(streamOf)
+    .filter(
+      (track) =>
+        track.lossless === form.lossless &&
+        device.decodes?.some((row) => row.coding === track.coding && bedChannels(row.channels) >= bedChannels(form.channels)),
+    );
+  const wide = bedChannels(route.lpcm) >= bedChannels(form.channels);
+  return decoded.length && wide
+    ? null
+    : { code: "cannot-emit", device: device.id, coding: "lpcm", need: form.channels, have: decoded.length ? route.lpcm : null };
+}
+
+/** Every hop would carry it, so it was the list shown to the player that kept it back. */
+function notListed(rig: Rig, followed: Followed, form: Stream): Loss | null {
+  const [first, link] = followed.way;
+  if (first?.kind !== "inside" || link?.kind !== "link") return null;
+  const listed = listingAt(rig, link.from).sounds.get(form.coding);
+  const enough = listed && bedChannels(listed.channels) >= bedChannels(form.channels) && (form.objects === "none" || listed.objects);
+  if (enough) return null;
+  return {
+    reason: {
+      code: "not-listed",
+      ...link.to,
+      coding: form.coding,
+      objects: listed && !listed.objects ? form.objects : "none",
+      need: form.channels,
+      have: listed?.channels ?? null,
+    },
+    hop: 1,
+    scope: "path",
+  };
+}

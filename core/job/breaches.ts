@@ -1,0 +1,83 @@
+import type { Device } from "@/core/device";
+import { findDevice } from "./find";
+import type { Job } from "./job";
+import type { Refusal } from "./refusal";
+import { whyNotCable } from "./why-not-plug";
+
+/** A rule of the document that does not hold, and where. */
+export type Breach = { readonly place: readonly (string | number)[] } & (
+  Refusal | { readonly code: "id-twice"; readonly id: string } | { readonly code: "unknown-terminal"; readonly terminal: string }
+);
+
+/** Every rule of the job document that the schema alone cannot see. An empty list means the document is sound. */
+export function breachesOf(job: Job): readonly Breach[] {
+  const breaches: Breach[] = [...idsTwice(job.devices, ["devices"]), ...idsTwice(job.rooms, ["rooms"]), ...idsTwice(job.notes, ["notes"])];
+  job.devices.forEach((device, index) => breaches.push(...deviceBreaches(device, ["devices", index])));
+  if (job.brief.soundSystem && !findDevice(job, job.brief.soundSystem)) {
+    breaches.push({ code: "no-such-device", device: job.brief.soundSystem, place: ["brief", "soundSystem"] });
+  }
+  // Cables are laid one after the other, so that the later of two in a socket is the one named.
+  let laid: Job = { ...job, cables: [] };
+  job.cables.forEach((cable, index) => {
+    const refusal = whyNotCable(laid, cable);
+    if (refusal) breaches.push({ ...refusal, place: ["cables", index, ...placeInCable(refusal, cable.from)] });
+    else laid = { ...laid, cables: [...laid.cables, cable] };
+  });
+  return breaches;
+}
+
+function placeInCable(refusal: Refusal, from: { device: string; port: string }): readonly string[] {
+  if (refusal.code === "id-taken") return ["id"];
+  if (refusal.code === "cable-does-not-fit") return ["class"];
+  if ("end" in refusal) return [refusal.end.device === from.device && refusal.end.port === from.port ? "from" : "to", "port"];
+  if (refusal.code === "no-such-device") return [refusal.device === from.device ? "from" : "to", "device"];
+  return [];
+}
+
+function idsTwice(rows: readonly { readonly id: string }[], place: readonly (string | number)[]): Breach[] {
+  const seen = new Set<string>();
+  return rows.flatMap(({ id }, index): Breach[] => {
+    if (seen.has(id)) return [{ code: "id-twice", id, place: [...place, index, "id"] }];
+    seen.add(id);
+    return [];
+  });
+}
+
+function deviceBreaches(device: Device, place: readonly (string | number)[]): Breach[] {
+  const terminals = new Set([...device.ports.map(({ id }) => id), ...device.sources.map(({ id }) => id), "speakers", "display"]);
+  const ports = new Set(device.ports.map(({ id }) => id));
+  const breaches = [...idsTwice([...device.ports, ...device.sources], [...place, "ports"])];
+  device.routes.forEach((route, row) =>
+    (["from", "to"] as const).forEach((side) =>
+      route[side].forEach((terminal, index) => {
+        if (!terminals.has(terminal)) breaches.push({ code: "unknown-terminal", terminal, place: [...place, "routes", row, side, index] });
+      }),
+    ),
+  );
+  device.presents.forEach((rule, row) => {
+    rule.ports.forEach((terminal, index) => {
+      if (!ports.has(terminal)) breaches.push({ code: "unknown-terminal", terminal, place: [...place, "presents", row, "ports", index] });
+    });
+    if (rule.rule === "list" && rule.widenedBy && !ports.has(rule.widenedBy)) {
+      breaches.push({ code: "unknown-terminal", terminal: rule.widenedBy, place: [...place, "presents", row, "widenedBy"] });
+    }
+  });
+  device.settings.forEach((setting, row) => {
+    if (device.settings.findIndex(({ key }) => key === setting.key) < row) {
+      breaches.push({ code: "id-twice", id: setting.key, place: [...place, "settings", row, "key"] });
+    }
+    for (const state of ["found", "planned", "left"] as const) {
+      const value = setting[state];
+      if (value !== null && !setting.options.includes(value)) {
+        breaches.push({
+          code: "no-such-option",
+          device: device.id,
+          setting: setting.key,
+          value,
+          place: [...place, "settings", row, state],
+        });
+      }
+    }
+  });
+  return breaches;
+}

@@ -1,0 +1,104 @@
+import { CABLE_CLASSES, cableClassFact, type CableClass } from "@/core/facts";
+import type { Device, Port } from "@/core/device";
+import type { Command, SingleCommand } from "./command";
+import { cableAt, findDevice, findPort, freeId, sameEnd } from "./find";
+import type { Cable, CableEnd, Job } from "./job";
+import { inSignalOrder, whyNotPlug } from "./why-not-plug";
+
+/** The cable an installer takes first for a socket: a class that assures everything the plug can carry. */
+const usualClass = (port: Port): CableClass =>
+  port.connector === "hdmi" ? "ultra-high-speed" : (CABLE_CLASSES.find((row) => row.connector === port.connector)?.id ?? "optical");
+
+/** The command that joins two sockets with an ordinary cable of 2 m; ends in either order. */
+export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableClass): Command {
+  const { from, to } = inSignalOrder(job, a, b);
+  const out = findPort(job, from);
+  const cableClass = chosen ?? (out ? usualClass(out) : "ultra-high-speed");
+  const id = freeId("cable-1", new Set(job.cables.map((cable) => cable.id)));
+  const cable: Cable = {
+    id,
+    from,
+    to,
+    class: cableClass,
+    lengthM: 2,
+    direction: "either",
+    returnWires: cableClassFact(cableClass).assures,
+    label: "",
+  };
+  return { kind: "plug", cable, at: null };
+}
+
+const unplugAll = (job: Job, device: string): SingleCommand[] =>
+  job.cables
+    .filter((cable) => cable.from.device === device || cable.to.device === device)
+    .map((cable) => ({ kind: "unplug", cable: cable.id }));
+
+/** The command that removes a device together with the cables in it. */
+export const removeWithCables = (job: Job, device: string): Command => ({
+  kind: "batch",
+  commands: [...unplugAll(job, device), { kind: "remove-device", device }],
+});
+
+/** The command that pulls one end of a cable and puts it elsewhere, keeping the cable itself. */
+export function moveCableEnd(job: Job, cable: Cable, end: "from" | "to", target: CableEnd): Command {
+  const at = job.cables.indexOf(cable);
+  return {
+    kind: "batch",
+    commands: [
+      { kind: "unplug", cable: cable.id },
+      { kind: "plug", cable: { ...cable, [end]: target }, at: at < 0 ? null : at },
+    ],
+  };
+}
+
+/**
+ * The command that puts another device in the place of one: same id and place in the list, and every cable that finds a
+ * socket of the same name, or of the same kind and direction, stays plugged. Cables without such a socket are taken out.
+ */
+export function replaceDevice(job: Job, id: string, replacement: Device): Command {
+  const old = findDevice(job, id);
+  if (!old) return { kind: "batch", commands: [{ kind: "remove-device", device: id }] };
+  const device = { ...replacement, id };
+  const commands: SingleCommand[] = [
+    ...unplugAll(job, id),
+    { kind: "remove-device", device: id },
+    { kind: "add-device", device, at: job.devices.indexOf(old) },
+  ];
+  if (job.brief.soundSystem === id && device.speakers) commands.push({ kind: "edit-job", fields: { brief: job.brief } });
+  let after: Job = {
+    ...job,
+    devices: job.devices.map((row) => (row.id === id ? device : row)),
+    cables: job.cables.filter((cable) => cable.from.device !== id && cable.to.device !== id),
+  };
+  for (const cable of job.cables) {
+    const side = cable.from.device === id ? "from" : cable.to.device === id ? "to" : null;
+    const port = side ? matchingPort(after, device, findPort(job, cable[side])) : null;
+    if (!side || !port) continue;
+    const moved = { ...cable, [side]: { device: id, port: port.id } };
+    if (whyNotPlug(after, moved.from, moved.to)) continue;
+    after = { ...after, cables: [...after.cables, moved] };
+    commands.push({ kind: "plug", cable: moved, at: null });
+  }
+  return { kind: "batch", commands };
+}
+
+function matchingPort(job: Job, device: Device, old: Port | undefined): Port | null {
+  if (!old) return null;
+  const fits = device.ports.filter(
+    (port) => port.connector === old.connector && port.direction === old.direction && !cableAt(job, { device: device.id, port: port.id }),
+  );
+  const likeness = (port: Port) => Number(port.id === old.id) * 2 + Number(hasReturn(port) === hasReturn(old));
+  return [...fits].sort((a, b) => likeness(b) - likeness(a))[0] ?? null;
+}
+
+const hasReturn = (port: Port): boolean => port.connector === "hdmi" && port.returns !== "none" && port.returns !== null;
+
+/** Every socket a held plug could be asked about, with the answer. */
+export function socketAnswers(job: Job, held: CableEnd): readonly { end: CableEnd; refusal: ReturnType<typeof whyNotPlug> }[] {
+  return job.devices.flatMap((device) =>
+    device.ports
+      .map((port) => ({ device: device.id, port: port.id }))
+      .filter((end) => !sameEnd(end, held))
+      .map((end) => ({ end, refusal: whyNotPlug(job, held, end) })),
+  );
+}

@@ -1,0 +1,30 @@
+import type { Device, Port } from "@/core/device";
+import type { Cable, CableEnd, Job } from "./job";
+
+export const findDevice = (job: Job, id: string): Device | undefined => job.devices.find((device) => device.id === id);
+
+export const findPort = (job: Job, end: CableEnd): Port | undefined =>
+  findDevice(job, end.device)?.ports.find((port) => port.id === end.port);
+
+export const sameEnd = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
+
+/** The cable in a socket, if any. */
+export const cableAt = (job: Job, end: CableEnd): Cable | undefined =>
+  job.cables.find((cable) => sameEnd(cable.from, end) || sameEnd(cable.to, end));
+
+/** The device that sound should come from: the brief's choice, else the first sound system, else the first screen with speakers. */
+export function chosenSoundSystem(job: Job): Device | undefined {
+  const wished = job.brief.soundSystem ? findDevice(job, job.brief.soundSystem) : undefined;
+  return (
+    wished ?? job.devices.find((device) => device.role === "sound" && device.speakers) ?? job.devices.find((device) => device.speakers)
+  );
+}
+
+/** An id that is not taken: `stem`, else `stem-2`, `stem-3` … */
+export function freeId(stem: string, taken: ReadonlySet<string>): string {
+  const base = stem.slice(0, 56);
+  if (!taken.has(base)) return base;
+  let n = 2;
+  while (taken.has(`${base}-${n}`)) n += 1;
+  return `${base}-${n}`;
+}

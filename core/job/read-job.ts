@@ -1,0 +1,83 @@
+import type { z } from "zod";
+import { expandDevice } from "@/core/device";
+import { done, refused, type Outcome } from "@/core/outcome";
+import { breachesOf, type Breach } from "./breaches";
+import { Job, JOB_FORMAT, JOB_VERSION } from "./job";
+import { migrateJob } from "./migrations";
+
+/** Why a text or value is no job document: what is wrong, at which place of it. */
+export type JobTrouble =
+  | { readonly code: "not-json"; readonly detail: string }
+  | { readonly code: "too-large"; readonly bytes: number; readonly limit: number }
+  | { readonly code: "not-a-job" }
+  | { readonly code: "newer-version"; readonly version: number; readonly known: number }
+  | { readonly code: "unknown-version"; readonly version: unknown }
+  | { readonly code: "wrong-value"; readonly place: string; readonly expected: string }
+  | { readonly code: "breach"; readonly place: string; readonly breach: Breach };
+
+/** Job files beyond this are refused before they are read. */
+export const MAX_JOB_BYTES = 10 * 1024 * 1024;
+
+/** `devices[3].ports[1].connector`. */
+export const formatPlace = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>(
+    (text, part) => (typeof part === "number" ? `${text}[${part}]` : text ? `${text}.${String(part)}` : String(part)),
+    "",
+  );
+
+/** Reads the text of a job file. Nothing is guessed: the answer is a sound job or every trouble found, the first one first. */
+export function readJobText(text: string): Outcome<Job, readonly JobTrouble[]> {
+  const bytes = new TextEncoder().encode(text).length;
+  if (bytes > MAX_JOB_BYTES) return refused([{ code: "too-large", bytes, limit: MAX_JOB_BYTES }]);
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (cause) {
+    return refused([{ code: "not-json", detail: cause instanceof Error ? cause.message : String(cause) }]);
+  }
+  return readJob(raw);
+}
+
+/** Reads a parsed value as a job: format and version first, then short forms, schema, and the rules between parts. */
+export function readJob(raw: unknown): Outcome<Job, readonly JobTrouble[]> {
+  if (typeof raw !== "object" || raw === null || !("format" in raw) || raw.format !== JOB_FORMAT) return refused([{ code: "not-a-job" }]);
+  const version = "version" in raw ? raw.version : undefined;
+  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
+    return refused([{ code: "unknown-version", version: version ?? null }]);
+  if (version > JOB_VERSION) return refused([{ code: "newer-version", version, known: JOB_VERSION }]);
+  const current = migrateJob({ ...raw, version });
+  const devices = Array.isArray(current.devices) ? current.devices.map(expandDevice) : current.devices;
+  const parsed = Job.safeParse({ ...current, ...(devices === undefined ? {} : { devices }) });
+  if (!parsed.success) return refused(parsed.error.issues.flatMap(troublesOfIssue));
+  const breaches = breachesOf(parsed.data);
+  if (breaches.length) return refused(breaches.map((breach) => ({ code: "breach", place: formatPlace(breach.place), breach })));
+  return done(parsed.data);
+}
+
+function troublesOfIssue(issue: z.core.$ZodIssue): JobTrouble[] {
+  const place = formatPlace(issue.path);
+  if (issue.code === "unrecognized_keys") {
+    return issue.keys.map((key) => ({ code: "wrong-value", place: formatPlace([...issue.path, key]), expected: "no such field here" }));
+  }
+  return [{ code: "wrong-value", place, expected: expectation(issue) }];
+}
+
+/** What the schema wanted at a place, in words that need no knowledge of the schema library. */
+function expectation(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case "invalid_value":
+      return `one of ${issue.values.map((value) => JSON.stringify(value)).join(", ")}`;
+    case "invalid_type":
+      return issue.expected === "nonoptional" ? "a value" : `${/^[aeiou]/.test(issue.expected) ? "an" : "a"} ${issue.expected}`;
+    case "too_big":
+      return `at most ${issue.maximum}${issue.origin === "string" ? " characters" : issue.origin === "array" ? " entries" : ""}`;
+    case "too_small":
+      return `${issue.inclusive === false ? "more than" : "at least"} ${issue.minimum}${issue.origin === "string" ? " characters" : issue.origin === "array" ? " entries" : ""}`;
+    case "invalid_union":
+      return issue.discriminator ? `a known ${issue.discriminator}` : "one of the forms in docs/job-file.md";
+    case "invalid_format":
+      return issue.format === "date" ? "a date as YYYY-MM-DD" : issue.message;
+    default:
+      return issue.message;
+  }
+}

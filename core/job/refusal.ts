@@ -1,0 +1,22 @@
+import type { Connector, SettingKey } from "@/core/facts";
+import type { CableEnd } from "./job";
+
+/** Why an edit is not made. */
+export type Refusal =
+  | { readonly code: "no-such-device"; readonly device: string }
+  | { readonly code: "no-such-port"; readonly end: CableEnd }
+  | { readonly code: "no-such-cable"; readonly cable: string }
+  | { readonly code: "no-such-setting"; readonly device: string; readonly setting: SettingKey }
+  | { readonly code: "no-such-option"; readonly device: string; readonly setting: SettingKey; readonly value: string }
+  | { readonly code: "no-such-source"; readonly device: string; readonly source: string }
+  | { readonly code: "id-taken"; readonly id: string }
+  | { readonly code: "name-empty" }
+  | { readonly code: "value-out-of-range"; readonly field: string; readonly expected: string }
+  | { readonly code: "device-has-cables"; readonly device: string; readonly cables: number }
+  | { readonly code: "same-device"; readonly device: string }
+  | { readonly code: "socket-taken"; readonly end: CableEnd; readonly by: string }
+  | { readonly code: "plug-does-not-fit"; readonly plug: Connector; readonly socket: Connector; readonly end: CableEnd }
+  | { readonly code: "cable-does-not-fit"; readonly cable: Connector; readonly socket: Connector }
+  | { readonly code: "both-outputs"; readonly end: CableEnd }
+  | { readonly code: "both-inputs"; readonly end: CableEnd }
+  | { readonly code: "cable-loop"; readonly devices: readonly string[] };

@@ -1,0 +1,1 @@
+export { CHANGE_KINDS, liftingChanges, movedRows, possibleChanges, type Change, type WeighedChange } from "./single-changes";

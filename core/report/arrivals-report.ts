@@ -1,0 +1,64 @@
+import type { Arrival, Hop, Loss, Stream } from "@/core/chain";
+import type { Job } from "@/core/job";
+import type { WeighedChange } from "@/core/plan";
+import { changeWords, reasonSentence } from "@/core/text";
+
+/** The machine form of the board: the outside contract of `octachord arrivals --json` and `/api/jobs/:id/arrivals`. */
+export function arrivalsReport(job: Job, arrivals: readonly Arrival[], changes: readonly WeighedChange[]) {
+  return { arrivals: arrivals.map((arrival) => rowReport(job, arrival, changes)) };
+}
+export type ArrivalsReport = ReturnType<typeof arrivalsReport>;
+
+function rowReport(job: Job, arrival: Arrival, changes: readonly WeighedChange[]) {
+  return {
+    player: arrival.player,
+    content: arrival.content.id,
+    ...(arrival.app ? { app: arrival.app } : {}),
+    screen: arrival.screen,
+    verdict: arrival.verdict,
+    leaves: streamReport(arrival.leaves),
+    arrives: arrival.arrives && { ...sound(arrival.arrives), lossless: arrival.arrives.lossless, generations: arrival.arrives.generations },
+    plays: arrival.plays ?? { layout: null, upmixed: false },
+    best: streamReport(arrival.best),
+    delayMs: arrival.delayMs,
+    lipSyncMs: arrival.lipSyncMs,
+    picture: arrival.picture,
+    screenSpeakers: arrival.screenSpeakers?.layout ?? null,
+    hops: arrival.hops.map((hop, index) =>
+      hopReport(
+        hop,
+        arrival.losses.find((loss) => loss.hop === index && loss.scope === "path"),
+      ),
+    ),
+    losses: arrival.losses.map((loss) => lossReport(job, loss)),
+    pictureLosses: arrival.pictureLosses,
+    cures: changes
+      .filter((change) => change.lifts.includes(arrival.id))
+      .map((change) => ({
+        kind: change.kind,
+        words: changeWords(job, change),
+        lifts: change.lifts,
+        lowers: change.lowers,
+        command: change.command,
+      })),
+  };
+}
+
+const sound = ({ coding, channels, objects }: Stream) => ({ coding, channels, objects });
+const streamReport = (stream: Stream | null) => stream && sound(stream);
+
+const hopReport = (hop: Hop, loss: Loss | undefined) => ({
+  device: hop.device,
+  port: hop.port,
+  ...(hop.cable ? { cable: hop.cable } : {}),
+  ...(hop.link ? { link: hop.link } : {}),
+  in: streamReport(hop.in),
+  out: streamReport(hop.out),
+  delayMs: hop.delayMs,
+  ...(loss ? { reason: loss.reason } : {}),
+});
+
+function lossReport(job: Job, { reason, hop, scope }: Loss) {
+  const numbers = reason as { need?: unknown; have?: unknown };
+  return { ...reason, hop, scope, need: numbers.need ?? null, have: numbers.have ?? null, words: reasonSentence(job, reason) };
+}

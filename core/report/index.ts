@@ -1,0 +1,1 @@
+export { arrivalsReport, type ArrivalsReport } from "./arrivals-report";

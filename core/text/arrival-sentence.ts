@@ -1,0 +1,38 @@
+import type { Arrival } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { deviceName } from "./names";
+import { reasonSentence } from "./reason-words";
+import { lineageWords, masterWords, playedWords, rowWords, streamWords, VERDICT_WORDS } from "./sound-words";
+
+/** A row of the board as one spoken text: the cord for ears instead of eyes. */
+export function arrivalSentence(job: Job, arrival: Arrival): string {
+  const head = `${deviceName(job, arrival.player)}, ${rowWords(arrival)}, ${masterWords(arrival)}. ${VERDICT_WORDS[arrival.verdict]}:`;
+  const end = arrival.arrives
+    ? `${lineageWords(arrival.arrives)} arrives, ${playedWords(arrival.plays, arrival.arrives)}.`
+    : arrival.verdict === "unknown"
+      ? "a fact is missing."
+      : "nothing reaches the sound system.";
+  const loss = arrival.losses.find(({ scope }) => scope === "path");
+  return [
+    head,
+    end,
+    ...(loss ? [reasonSentence(job, loss.reason)] : []),
+    ...(arrival.screenSpeakers ? [screenSpeakersSentence(job, arrival)] : []),
+  ].join(" ");
+}
+
+/** What could play and what does: the first lines of the margin. */
+export function storyWords(arrival: Arrival): string {
+  const could = arrival.best ? `${streamWords(arrival.best)} could play.` : "The sound system can play nothing of this content.";
+  if (arrival.verdict === "unknown") return `${could} What does is not known.`;
+  if (!arrival.arrives) return `${could} Nothing does.`;
+  return arrival.verdict === "full" && arrival.best?.coding === arrival.arrives.coding
+    ? `${streamWords(arrival.arrives)} could play, and does.`
+    : `${could} ${lineageWords(arrival.arrives)}, does.`;
+}
+
+/** "Television plays 2.0 from its own speakers." */
+export const screenSpeakersSentence = (job: Job, arrival: Arrival): string =>
+  arrival.screenSpeakers && arrival.screen
+    ? `${deviceName(job, arrival.screen)} plays ${arrival.screenSpeakers.layout} from its own speakers.`
+    : "";

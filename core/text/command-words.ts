@@ -1,0 +1,43 @@
+import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
+import type { Command, Job, SingleCommand } from "@/core/job";
+import { cableShortName, deviceName, socketPrint } from "./names";
+
+/** The name of an edit, for undo and for what just happened: "plugged Streamer into Television “HDMI 2”". `job` is the job before it. */
+export function commandWords(job: Job, command: Command): string {
+  if (command.kind !== "batch") return singleWords(job, command);
+  const { commands } = command;
+  const removed = commands.find((step) => step.kind === "remove-device");
+  const added = commands.find((step) => step.kind === "add-device");
+  if (removed && added) return `replaced ${deviceName(job, removed.device)} by ${added.device.name}`;
+  if (removed) return singleWords(job, removed);
+  const plug = commands.findLast((step) => step.kind === "plug");
+  if (plug && commands.some((step) => step.kind === "unplug"))
+    return `moved ${deviceName(job, plug.cable.from.device)} to ${deviceName(job, plug.cable.to.device)} ${socketPrint(job, plug.cable.to)}`;
+  const first = commands[0];
+  return first ? singleWords(job, first) : "nothing";
+}
+
+function singleWords(job: Job, command: SingleCommand): string {
+  switch (command.kind) {
+    case "edit-job":
+      return "changed the job’s particulars";
+    case "add-device":
+      return `added ${command.device.name}`;
+    case "remove-device":
+      return `removed ${deviceName(job, command.device)}`;
+    case "rename-device":
+      return `renamed ${deviceName(job, command.device)} to ${command.name}`;
+    case "set-setting":
+      return `${settingFact(command.setting).name} at ${deviceName(job, command.device)}: ${command.value === null ? "cleared" : optionLabel(command.setting, command.value)}${command.state === "planned" ? "" : ` (${command.state})`}`;
+    case "set-speakers":
+      return `speakers of ${deviceName(job, command.device)}: ${command.bed}${command.heights ? `.${command.heights}` : ""}`;
+    case "set-contents":
+      return `changed what ${deviceName(job, command.device)} plays`;
+    case "plug":
+      return `plugged ${deviceName(job, command.cable.from.device)} into ${deviceName(job, command.cable.to.device)} ${socketPrint(job, command.cable.to)}`;
+    case "unplug":
+      return `pulled out the ${cableShortName(job, command.cable)}`;
+    case "edit-cable":
+      return `changed the ${cableShortName(job, command.cable)}${command.fields.class ? ` to ${cableClassFact(command.fields.class).name}` : ""}`;
+  }
+}

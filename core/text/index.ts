@@ -1,0 +1,19 @@
+export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
+export { changeWords } from "./change-words";
+export { commandWords } from "./command-words";
+export { cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";
+export { pictureLossSentence, pictureWords } from "./picture-words";
+export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";
+export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";
+export {
+  codingName,
+  descriptorWords,
+  LIP_SYNC_WORDS,
+  lineageWords,
+  masterWords,
+  playedWords,
+  rowWords,
+  settingSentence,
+  streamWords,
+  VERDICT_WORDS,
+} from "./sound-words";

@@ -1,0 +1,33 @@
+import { cableClassFact } from "@/core/facts";
+import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
+
+/** The device as people call it in this job; its id where it is gone. */
+export const deviceName = (job: Job, id: string): string => findDevice(job, id)?.name ?? id;
+
+/** The print at a socket, in quotes as it stands on the back plate. */
+export const socketPrint = (job: Job, end: CableEnd): string => `“${findPort(job, end)?.label ?? end.port}”`;
+
+export const socketName = (job: Job, end: CableEnd): string => `${deviceName(job, end.device)} ${socketPrint(job, end)}`;
+
+/** "the Ultra High Speed HDMI cable from Bar “HDMI OUT” to Television “HDMI 3 eARC”". */
+export function cableName(job: Job, id: string): string {
+  const cable = job.cables.find((row) => row.id === id);
+  if (!cable) return `the cable ${id}`;
+  return `the ${cableClassFact(cable.class).name} cable from ${socketName(job, cable.from)} to ${socketName(job, cable.to)}`;
+}
+
+/** The same, shorter, where the two ends are in sight anyway. */
+export function cableShortName(job: Job, id: string): string {
+  const cable = job.cables.find((row) => row.id === id);
+  return cable ? `cable ${deviceName(job, cable.from.device)} to ${deviceName(job, cable.to.device)}` : `cable ${id}`;
+}
+
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** "a", "a and b", "a, b and c". */
+export function listed(parts: readonly string[]): string {
+  if (parts.length < 2) return parts[0] ?? "";
+  return `${parts.slice(0, -1).join(", ")} and ${parts.at(-1) ?? ""}`;
+}
+
+export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

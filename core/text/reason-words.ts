@@ -1,0 +1,162 @@
+import { linkFact, optionLabel, settingFact, type LinkKind } from "@/core/facts";
+import type { Reason, ReturnLimit, UnknownFact } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { formatMegabits } from "@/core/units";
+import { cableName, deviceName, listed, socketName, upperFirst } from "./names";
+import { codingName } from "./sound-words";
+
+const channelCount = (bed: string) => (bed === "2.0" ? "two channels" : `${bed} channels`);
+const linkName = (link: LinkKind) =>
+  link === "arc" || link === "earc" ? `the return channel (${linkFact(link).name})` : linkFact(link).name;
+
+function limitClause(job: Job, limit: ReturnLimit): string {
+  switch (limit.code) {
+    case "earc-off":
+      return `eARC is off at ${deviceName(job, limit.device)}`;
+    case "pair-missing":
+      return `${cableName(job, limit.cable)} has the single return wire but not the made pair that eARC needs`;
+    case "socket-arc-only":
+      return `${socketName(job, limit)} has ARC but not eARC`;
+  }
+}
+
+const becauseClause = (job: Job, limits: readonly ReturnLimit[]): string =>
+  limits.length ? ` It is only ARC because ${listed(limits.map((limit) => limitClause(job, limit)))}.` : "";
+
+/** The fact nobody has given, as something to find out. */
+export function unknownWords(job: Job, unknown: UnknownFact): string {
+  switch (unknown.fact) {
+    case "return-socket":
+      return `whether ${socketName(job, unknown)} has a return channel`;
+    case "return-wires":
+      return `which return wires ${cableName(job, unknown.cable)} has`;
+    case "setting":
+      return `how “${settingFact(unknown.setting).name}” is set at ${deviceName(job, unknown.device)}`;
+    case "passes":
+      return `which sound ${deviceName(job, unknown.device)} passes on`;
+    case "listing":
+      return `what ${socketName(job, unknown)} lists in its EDID`;
+    case "decoders":
+      return `which codings ${deviceName(job, unknown.device)} can decode`;
+  }
+}
+
+/** The full sentence of a reason, for the margin, the command line and print. */
+export function reasonSentence(job: Job, reason: Reason): string {
+  const name = (id: string) => deviceName(job, id);
+  switch (reason.code) {
+    case "link-capacity":
+      return `${codingName(reason.coding)} fills ${formatMegabits(reason.need)}; ${linkName(reason.link)} carries ${formatMegabits(reason.have)}.${becauseClause(job, reason.because)}`;
+    case "link-channels":
+      return `Decoded sound of ${channelCount(reason.need)} does not fit: ${linkName(reason.link)} carries LPCM of ${channelCount(reason.have)}.${becauseClause(job, reason.because)}`;
+    case "format-setting":
+      return `${name(reason.device)} makes ${channelCount(reason.have)} of ${codingName(reason.coding)} ${reason.need} while “${settingFact(reason.setting).name}” is set to ${optionLabel(reason.setting, reason.value)}.`;
+    case "does-not-pass":
+      return reason.objects === "none"
+        ? `${name(reason.device)} does not pass ${codingName(reason.coding)} on.`
+        : `${name(reason.device)} passes ${codingName(reason.coding)} on without its objects.`;
+    case "passes-fewer":
+      return `${name(reason.device)} takes LPCM of ${channelCount(reason.have)} there; the content has ${reason.need}.`;
+    case "cannot-emit":
+      return reason.have
+        ? `${name(reason.device)} sends ${codingName(reason.coding)} of at most ${channelCount(reason.have)}; the content has ${reason.need}.`
+        : `${name(reason.device)} cannot send ${codingName(reason.coding)} ${reason.need} of this content.`;
+    case "not-listed":
+      return reason.objects === "none"
+        ? `${socketName(job, reason)} ${reason.have ? `lists ${codingName(reason.coding)} of only ${channelCount(reason.have)}` : `does not list ${codingName(reason.coding)}`} in its EDID, so the player does not send it.`
+        : `${socketName(job, reason)} lists ${codingName(reason.coding)} without objects in its EDID, so the player hides the version with them.`;
+    case "cannot-decode":
+      return `${name(reason.device)} cannot decode ${codingName(reason.coding)}.`;
+    case "speakers-fewer":
+      return `${name(reason.device)} plays ${reason.have}; the content has ${reason.need}. That is the limit of the sound system itself.`;
+    case "no-object-decoder":
+      return `${name(reason.device)} has no decoder for these objects. That is the limit of the sound system itself.`;
+    case "no-return-socket":
+      return `${socketName(job, reason)} has no return channel, so no sound comes back out of it.`;
+    case "no-return-wire":
+      return `${upperFirst(cableName(job, reason.cable))} has no return wire, so no sound comes back along it.`;
+    case "return-off":
+      return reason.setting === "cec"
+        ? `HDMI control (CEC) is off at ${name(reason.device)}, and ARC is started over CEC.${becauseClause(job, reason.because)}`
+        : `ARC is off at ${name(reason.device)}.${becauseClause(job, reason.because)}`;
+    case "no-sound-route":
+      return `${name(reason.device)} does not pass the sound of this socket on.`;
+    case "speakers-choice":
+      return reason.value === "own"
+        ? `${name(reason.device)} is set to play from its own speakers, so it sends nothing to the sound system.`
+        : `${name(reason.device)} is set to leave sound to the sound system, so its own speakers are mute.`;
+    case "not-connected":
+      return `No cable is plugged into ${name(reason.device)}.`;
+    case "no-way":
+      return `Sound gets as far as ${name(reason.device)}; nothing joins it to ${name(reason.to)}.`;
+    case "no-sound-system":
+      return "This job has no device with speakers yet.";
+    case "unknown-fact":
+      return `It depends on ${unknownWords(job, reason.unknown)}.`;
+  }
+}
+
+/** A few words for the spot where strings end. The number that ended them comes first where there is one. */
+export function reasonFlag(job: Job, reason: Reason): string {
+  switch (reason.code) {
+    case "link-capacity":
+      return `${codingName(reason.coding)} needs ${formatMegabits(reason.need)}, ${linkFact(reason.link).name} has ${reason.have.toFixed(1)}`;
+    case "link-channels":
+      return `${reason.need} LPCM, ${linkFact(reason.link).name} has ${reason.have}`;
+    case "format-setting":
+      return `set to ${optionLabel(reason.setting, reason.value)}: ${reason.have}`;
+    case "does-not-pass":
+      return reason.objects === "none" ? `passes no ${codingName(reason.coding)}` : "passes no objects";
+    case "passes-fewer":
+      return `${reason.need} LPCM, takes ${reason.have}`;
+    case "cannot-emit":
+      return `cannot send ${codingName(reason.coding)} ${reason.need}`;
+    case "not-listed":
+      return reason.objects === "none" ? `${codingName(reason.coding)} not listed` : "objects not listed";
+    case "cannot-decode":
+      return `cannot decode ${codingName(reason.coding)}`;
+    case "speakers-fewer":
+      return `plays ${reason.have} of ${reason.need}`;
+    case "no-object-decoder":
+      return "no object decoder";
+    case "no-return-socket":
+      return "no return channel at this socket";
+    case "no-return-wire":
+      return "no return wire in this cable";
+    case "return-off":
+      return reason.setting === "cec" ? "CEC off, so no ARC" : "ARC off";
+    case "no-sound-route":
+      return "passes no sound on";
+    case "speakers-choice":
+      return reason.value === "own" ? "the screen’s own speakers are chosen" : "own speakers mute";
+    case "not-connected":
+      return "not plugged in";
+    case "no-way":
+      return `nothing joins ${deviceName(job, reason.device)} to ${deviceName(job, reason.to)}`;
+    case "no-sound-system":
+      return "no sound system";
+    case "unknown-fact":
+      return `not known: ${unknownWords(job, reason.unknown)}`;
+  }
+}
+
+/** What to look for when no change within the gear cures a reason; null where a change does. */
+export function reasonRemedy(job: Job, reason: Reason): string | null {
+  switch (reason.code) {
+    case "no-return-socket":
+      return `It takes another device: a sound system with HDMI inputs for the players, a screen with a return channel, or a box that takes the sound off before ${deviceName(job, reason.device)}.`;
+    case "no-sound-route":
+    case "no-way":
+    case "not-connected":
+      return "Join the two with a cable on the Patch page, or take the player to another input.";
+    case "speakers-fewer":
+    case "no-object-decoder":
+      return "Only another sound system plays more.";
+    case "cannot-decode":
+      return "Let the player decode to PCM, or choose a sound system that decodes it.";
+    case "unknown-fact":
+      return "Find it out on site and write it down on the Gear page.";
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,60 @@
+import { codingFact, optionLabel, settingFact, type Coding, type SettingKey } from "@/core/facts";
+import type { LipSyncJudgement } from "@/core/facts";
+import type { SoundDescriptor } from "@/core/device";
+import type { Arrival, Played, Stream, Verdict } from "@/core/chain";
+
+/** The five verdicts, always beside their shapes. */
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+  full: "All of it",
+  reduced: "Part of it",
+  silent: "Silent",
+  "no-picture": "No picture",
+  unknown: "Not known",
+};
+
+export const codingName = (coding: Coding): string => codingFact(coding).name;
+
+/** "Dolby TrueHD 7.1 + objects". */
+export const streamWords = (stream: Pick<Stream, "coding" | "channels" | "objects">): string =>
+  `${codingName(stream.coding)} ${stream.channels}${stream.objects === "none" ? "" : " + objects"}`;
+
+const LINEAGE_WORDS = {
+  native: "as the maker coded it",
+  decoded: "decoded",
+  downmixed: "mixed down",
+  "re-encoded": "coded again",
+} as const satisfies Record<Stream["lineage"], string>;
+
+/** "LPCM 2.0, mixed down". */
+export const lineageWords = (stream: Stream): string => `${streamWords(stream)}, ${LINEAGE_WORDS[stream.lineage]}`;
+
+/** "5.1.2 plays", "5.1.2 plays, filled up from 2.0". */
+export function playedWords(played: Played | null, arrives: Stream | null): string {
+  if (!played) return "nothing";
+  return played.upmixed && arrives ? `${played.layout} sounds, spread from ${arrives.channels}` : `${played.layout} plays`;
+}
+
+/** "Digital sound output is set to PCM". */
+export const settingSentence = (key: SettingKey, value: string | null): string =>
+  `${settingFact(key).name} is ${key === "speakers" || key === "upmix" ? "" : "set to "}${value === null ? "not known" : optionLabel(key, value)}`;
+
+export const descriptorWords = (row: SoundDescriptor): string =>
+  `${codingName(row.coding)} up to ${row.channels}${row.objects ? " with objects" : ""}`;
+
+export const LIP_SYNC_WORDS: Readonly<Record<LipSyncJudgement, string>> = {
+  "in-step": "in step",
+  "sound-early": "sound early, noticeable",
+  "sound-late": "sound late, noticeable",
+  "sound-far-early": "sound far too early",
+  "sound-far-late": "sound far too late",
+};
+
+/** "its own app, series" or "film": what a row is, below the player's name. */
+export const rowWords = (arrival: Pick<Arrival, "app" | "content">): string =>
+  arrival.app ? `${arrival.app}, ${arrival.content.name}` : arrival.content.name;
+
+/** The first track of the content, as it could leave the player. */
+export function masterWords(arrival: Pick<Arrival, "content">): string {
+  const track = arrival.content.tracks[0];
+  return track ? streamWords(track) : "";
+}

@@ -1,0 +1,16 @@
+import type { Quantity } from "./brand";
+
+export type MegabitsPerSecond = Quantity<"Mb/s">;
+export type GigabitsPerSecond = Quantity<"Gb/s">;
+
+/** A payload or link rate in megabits (10⁶ bits) per second. */
+export const megabitsPerSecond = (value: number) => value as MegabitsPerSecond;
+
+/** A picture link rate in gigabits (10⁹ bits) per second. */
+export const gigabitsPerSecond = (value: number) => value as GigabitsPerSecond;
+
+/** "24.6 Mb/s": one decimal, thin space before the unit. */
+export const formatMegabits = (rate: number) => `${rate.toFixed(1)}\u2009Mb/s`;
+
+/** "17.82 Gb/s": two decimals, because 17.82 and 18 must not look alike. */
+export const formatGigabits = (rate: number) => `${Number.isInteger(rate * 10) ? rate.toFixed(1) : rate.toFixed(2)}\u2009Gb/s`;

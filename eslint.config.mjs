@@ -1,0 +1,29 @@
+import next from "eslint-config-next";
+import nextTypescript from "eslint-config-next/typescript";
+
+const config = [
+  { ignores: [".next/**", "node_modules/**", "next-env.d.ts", ".scratch/**", "test-results/**", "playwright-report/**"] },
+  ...next,
+  ...nextTypescript,
+  {
+    rules: {
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
+      "@typescript-eslint/no-explicit-any": "error",
+      "@typescript-eslint/no-non-null-assertion": "error",
+      eqeqeq: ["error", "always"],
+      "no-console": "error",
+    },
+  },
+  { files: ["scripts/**", "bench/**", "demo/**", "docs/**"], rules: { "no-console": "off" } },
+  {
+    // The core stays pure: no clock, no chance, no machine.
+    files: ["core/**/*.ts"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-globals": ["error", "process", "window", "document", "fetch", "setTimeout", "performance"],
+      "no-restricted-properties": ["error", { object: "Date", property: "now" }, { object: "Math", property: "random" }],
+    },
+  },
+];
+
+export default config;
