@@ -95,10 +95,8 @@ function plugChanges(job: Job): Change[] {
 function cableChanges(job: Job): Change[] {
   const better = (cable: Cable) => cable.class !== "optical" && (cable.returnWires !== "earc" || cable.class !== "ultra-high-speed");
   const assured: ReturnWires = "earc";
-  return job.cables
-    .filter(better)
-    .map((cable): Change => ({
-      kind: "cable",
-      command: { kind: "edit-cable", cable: cable.id, fields: { class: "ultra-high-speed", returnWires: assured } },
-    }));
+  return job.cables.filter(better).map((cable): Change => ({
+    kind: "cable",
+    command: { kind: "edit-cable", cable: cable.id, fields: { class: "ultra-high-speed", returnWires: assured } },
+  }));
 }

@@ -1,0 +1,62 @@
+import { z } from "zod";
+import { MAX_JOB_BYTES } from "@/core/job";
+import { troubleSentence } from "@/core/text";
+import { problem, type Problem } from "./problem";
+
+type Context<Params> = { params: Promise<Params> };
+type Handler<Params> = (request: Request, params: Params) => Promise<Response>;
+
+/** Wraps a route handler: what it does not foresee becomes a problem document, and nothing of the machine leaks out. */
+export function answer<Params = Record<string, never>>(handler: Handler<Params>) {
+  return async (request: Request, context: Context<Params>): Promise<Response> => {
+    try {
+      return await handler(request, await context.params);
+    } catch (error) {
+      if (error instanceof BodyTrouble) return problem(error.problem);
+      process.stderr.write(
+        `${new Date().toISOString()} ${request.method} ${new URL(request.url).pathname}: ${error instanceof Error ? error.stack : String(error)}\n`,
+      );
+      return problem({ status: 500, title: "Not done", detail: "The server could not do this; nothing was changed. Its log says why." });
+    }
+  };
+}
+
+class BodyTrouble extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+}
+
+/** The text of a request's body, refused beyond the size of a job file without reading on. */
+export async function bodyText(request: Request): Promise<string> {
+  const tooLarge = (bytes: number) =>
+    new BodyTrouble({ status: 413, title: "Too large", detail: troubleSentence({ code: "too-large", bytes, limit: MAX_JOB_BYTES }) });
+  const announced = Number(request.headers.get("content-length") ?? 0);
+  if (announced > MAX_JOB_BYTES) throw tooLarge(announced);
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += chunk.length;
+    if (bytes > MAX_JOB_BYTES) throw tooLarge(bytes);
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks).toString("utf8");
+}
+
+/** A request's JSON body in the shape that a schema asks for. */
+export async function bodyAs<Schema extends z.ZodType>(request: Request, schema: Schema): Promise<z.infer<Schema>> {
+  const text = await bodyText(request);
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    throw new BodyTrouble({
+      status: 400,
+      title: "Not JSON",
+      detail: `The body is not JSON: ${error instanceof Error ? error.message : String(error)}.`,
+    });
+  }
+  const parsed = schema.safeParse(raw);
+  if (!parsed.success) throw new BodyTrouble({ status: 400, title: "Not understood", detail: z.prettifyError(parsed.error) });
+  return parsed.data;
+}

@@ -1,0 +1,51 @@
+import { refusalSentence, troubleSentence } from "@/core/text";
+import { unreachable } from "@/core/outcome";
+import { binJob, database, findJob, saveJob, SaveRequest, type SaveRefusal, type StoredJob } from "@/server";
+import { answer, bodyAs } from "../../answer";
+import { noSuchJob, problem } from "../../problem";
+
+type Params = { id: string };
+const envelope = ({ id, revision, updatedAt, job }: StoredJob) => ({ id, revision, updatedAt, document: job });
+
+export const GET = answer<Params>(async (_request, { id }) => {
+  const found = await findJob(await database(), id);
+  return found ? Response.json(envelope(found)) : noSuchJob();
+});
+
+export const PUT = answer<Params>(async (request, { id }) => {
+  const saved = await saveJob(await database(), id, await bodyAs(request, SaveRequest));
+  if (!saved.ok) return refusal(saved.refusal);
+  const { revision, updatedAt } = saved.value;
+  return Response.json({ id, revision, updatedAt });
+});
+
+export const DELETE = answer<Params>(async (_request, { id }) =>
+  (await binJob(await database(), id)) ? new Response(null, { status: 204 }) : noSuchJob(),
+);
+
+function refusal(why: SaveRefusal): Response {
+  switch (why.code) {
+    case "no-such-job":
+      return noSuchJob();
+    case "stale":
+      return problem({
+        status: 409,
+        title: "Changed meanwhile",
+        detail: `The job is at revision ${why.current.revision} by now; make the edits again on top of it.`,
+        current: envelope(why.current),
+      });
+    case "edit-refused":
+      return problem({ status: 422, title: "Not possible", detail: refusalSentence(why.job, why.refusal), refusal: why.refusal });
+    case "document-refused": {
+      const [first] = why.troubles;
+      return problem({
+        status: 422,
+        title: "Not a job document",
+        detail: first ? troubleSentence(first) : "This is not a job document.",
+        troubles: why.troubles.map(troubleSentence),
+      });
+    }
+    default:
+      return unreachable(why);
+  }
+}

@@ -1,0 +1,5 @@
+import { ArrivalsPlace } from "@/ui/arrivals";
+
+export default function Page() {
+  return <ArrivalsPlace />;
+}

@@ -1,0 +1,5 @@
+import { GearPlace } from "@/ui/gear";
+
+export default function Page() {
+  return <GearPlace />;
+}

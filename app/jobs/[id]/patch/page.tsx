@@ -1,0 +1,5 @@
+import { PatchPlace } from "@/ui/patch";
+
+export default function Page() {
+  return <PatchPlace />;
+}

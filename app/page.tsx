@@ -1,0 +1,18 @@
+import { PHASES } from "@/core/job";
+import { database, docketPage } from "@/server";
+import { DocketPlace } from "@/ui/docket";
+
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export const metadata = { title: "Docket · Octachord" };
+
+export default async function Page({ searchParams }: Props) {
+  const params = await searchParams;
+  const q = typeof params.q === "string" ? params.q.slice(0, 200) : "";
+  const phase = PHASES.find((name) => name === params.phase) ?? null;
+  const number = Number(params.page);
+  const page = await docketPage(await database(), { q, phase, page: Number.isInteger(number) && number > 0 ? number : 1 });
+  return <DocketPlace docket={page} q={q} phase={phase} />;
+}

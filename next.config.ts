@@ -1,0 +1,12 @@
+import type { NextConfig } from "next";
+
+const config: NextConfig = {
+  serverExternalPackages: ["sequelize", "sqlite3", "umzug"],
+  poweredByHeader: false,
+  reactStrictMode: true,
+  // Types are checked once, by `npm run typecheck`, before the build.
+  typescript: { ignoreBuildErrors: true },
+  devIndicators: false,
+};
+
+export default config;

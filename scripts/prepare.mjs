@@ -1,0 +1,131 @@
+// What the start, demo and test scripts share. Plain Node: it must run before anything is installed.
+import { spawn, spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const npm = process.platform === "win32" ? "npm.cmd" : "npm";
+
+export function say(text) {
+  console.log(`· ${text}`);
+}
+
+/** Ends the program with one sentence that says what to do. */
+export function stop(sentence) {
+  console.error(`octachord: ${sentence}`);
+  process.exit(2);
+}
+
+/** Runs a command with its output shown; returns whether it succeeded. */
+export function run(command, args, options = {}) {
+  const { env, ...rest } = options;
+  return spawnSync(command, args, { cwd: root, stdio: "inherit", env: { ...process.env, ...env }, ...rest }).status === 0;
+}
+
+const has = (command) => spawnSync(command, ["--version"], { stdio: "ignore" }).status === 0;
+const canInstallPackages = () => process.platform === "linux" && process.getuid?.() === 0 && has("apt-get");
+
+/** Installs Debian packages where that is possible; returns whether it was. */
+export function installPackages(names) {
+  if (!canInstallPackages()) return false;
+  say(`installing ${names.join(", ")} through apt-get`);
+  const env = { DEBIAN_FRONTEND: "noninteractive" };
+  return run("apt-get", ["update", "-qq"], { env }) && run("apt-get", ["install", "-y", "-qq", ...names], { env });
+}
+
+function ensureCompiler() {
+  const missing = [
+    ["python3", "python3"],
+    ["make", "make"],
+    ["g++", "g++"],
+  ].filter(([command]) => !has(command));
+  if (missing.length === 0) return;
+  const names = missing.map(([, name]) => name);
+  if (!installPackages(names))
+    stop(
+      `the database is compiled from source and needs ${names.join(", ")}; install ${names.length > 1 ? "them" : "it"} and start again.`,
+    );
+}
+
+/** Runs `npm ci` where the installed packages are not those of the lock file. */
+export function ensureDependencies() {
+  const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
+  if (major < 20 || (major === 20 && minor < 9)) stop(`this needs Node.js 20.9 or newer; this is ${process.versions.node}.`);
+  const lock = createHash("sha256")
+    .update(readFileSync(join(root, "package-lock.json")))
+    .digest("hex");
+  const mark = join(root, "node_modules", ".octachord-lock");
+  const binding = join(root, "node_modules", "sqlite3", "build", "Release", "node_sqlite3.node");
+  if (existsSync(mark) && readFileSync(mark, "utf8") === lock && existsSync(binding)) return;
+  ensureCompiler();
+  say("installing packages and compiling the database from source (about three minutes the first time)");
+  const prefix = dirname(dirname(process.execPath));
+  const headers = existsSync(join(prefix, "include", "node", "node_version.h")) ? { npm_config_nodedir: prefix } : {};
+  if (!run(npm, ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { env: headers }))
+    stop("npm ci did not finish; its lines above say why.");
+  if (!existsSync(binding) && !run(npm, ["rebuild", "sqlite3", "--loglevel=error"], { env: headers })) {
+    stop("sqlite3 could not be compiled; the lines above say why.");
+  }
+  writeFileSync(mark, lock);
+}
+
+const SOURCES = ["app", "core", "server", "ui", "workers", "next.config.ts", "proxy.ts", "package-lock.json", "tsconfig.json"];
+
+function* filesOf(path) {
+  if (!existsSync(path)) return;
+  if (statSync(path).isFile()) yield path;
+  else for (const name of readdirSync(path).sort()) yield* filesOf(join(path, name));
+}
+
+/** Builds the application where its sources changed since the last build. */
+export function ensureBuild() {
+  const hash = createHash("sha256");
+  for (const source of SOURCES)
+    for (const file of filesOf(join(root, source))) if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
+  const state = hash.digest("hex");
+  const mark = join(root, ".next", "octachord-sources");
+  if (existsSync(mark) && existsSync(join(root, ".next", "BUILD_ID")) && readFileSync(mark, "utf8") === state) return;
+  say("building the application (about a minute)");
+  if (
+    !run(process.execPath, [join(root, "node_modules", "next", "dist", "bin", "next"), "build"], { env: { NEXT_TELEMETRY_DISABLED: "1" } })
+  ) {
+    stop("the build did not finish; its lines above say why.");
+  }
+  writeFileSync(mark, state);
+}
+
+/** Starts the server, waits until it answers, prints where, and ends with it. */
+export async function serve({ port, dataFolder }) {
+  const host = process.env.OCTACHORD_HOST ?? "127.0.0.1";
+  if (process.env.OCTACHORD_HOST && !process.env.OCTACHORD_PASSPHRASE) {
+    stop("OCTACHORD_HOST opens the server to others; set OCTACHORD_PASSPHRASE too, or leave OCTACHORD_HOST away.");
+  }
+  const env = { ...process.env, OCTACHORD_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: "1" };
+  const next = join(root, "node_modules", "next", "dist", "bin", "next");
+  const child = spawn(process.execPath, [next, "start", "-H", host, "-p", String(port)], {
+    cwd: root,
+    env,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
+  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
+  child.on("exit", (code) => process.exit(code ?? 0));
+  const address = `http://${host}:${port}`;
+  const headers = process.env.OCTACHORD_PASSPHRASE
+    ? { Authorization: `Basic ${Buffer.from(`:${process.env.OCTACHORD_PASSPHRASE}`).toString("base64")}` }
+    : {};
+  for (let tries = 0; tries < 240; tries += 1) {
+    const answer = await fetch(`${address}/api/health`, { headers }).catch(() => null);
+    if (answer?.ok && child.exitCode === null) return console.log(`Octachord is ready: ${address}`);
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  child.kill();
+  stop("the server did not answer within a minute; is the port free?");
+}
+
+export const portFromEnvironment = () => {
+  const port = Number(process.env.PORT ?? 4173);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`PORT: expected a number from 1 to 65535, found “${process.env.PORT}”.`);
+  return port;
+};

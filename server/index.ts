@@ -1,0 +1,6 @@
+export { openDatabase, type Database } from "./database";
+export { docketPage, type DocketLine, type DocketPage } from "./docket-service";
+export { healthOf, type Health } from "./health";
+export { findJob, type StoredJob } from "./job-repository";
+export { binJob, createEmptyJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";
+export { database } from "./open";

@@ -1,0 +1,1 @@
+export { ArrivalsPlace } from "./arrivals-place";

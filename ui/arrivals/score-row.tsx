@@ -1,0 +1,75 @@
+"use client";
+
+import type { Arrival, Verdict } from "@/core/chain";
+import { arrivalSentence, deviceName, masterWords, playedWords, reasonFlag, rowWords, VERDICT_WORDS } from "@/core/text";
+import { formatMilliseconds } from "@/core/units";
+import { CordView, cordOf, stopsOf, VerdictMark, type ScoreColumn } from "@/ui/kit";
+import { useJob } from "@/ui/job";
+import styles from "./arrivals.module.css";
+import { STAFF_WIDTH } from "./score";
+
+const HEIGHT = 72;
+
+interface ScoreRowProps {
+  readonly arrival: Arrival;
+  readonly columns: readonly ScoreColumn[];
+  readonly xs: readonly number[];
+  readonly passed: ReadonlySet<string>;
+  readonly chosen: boolean;
+  /** The verdict before the last edit; null where the row is new. */
+  readonly was: Verdict | null;
+  readonly onChoose: () => void;
+}
+
+/** One row of the score: who plays what, the cord through the bar lines, and the verdict at its end. */
+export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }: ScoreRowProps) {
+  const job = useJob((state) => state.job);
+  const stops = stopsOf(arrival, passed);
+  const cord = cordOf(arrival, stops);
+  const places = stops.map(({ key }) => columns.findIndex((column) => column.key === key));
+  const rowXs = [...places.map((place) => xs[place] ?? 0), xs.at(-1) ?? 0];
+  const loss = arrival.losses.find(({ scope }) => scope === "path");
+  return (
+    <button
+      type="button"
+      id={`row-${arrival.id}`}
+      className={chosen ? styles.rowChosen : styles.row}
+      aria-pressed={chosen}
+      aria-label={arrivalSentence(job, arrival)}
+      onClick={onChoose}
+      data-verdict={arrival.verdict}
+    >
+      <span className={styles.who}>
+        <b>{deviceName(job, arrival.player)}</b>
+        <span>{rowWords(arrival)}</span>
+        <code>{masterWords(arrival)}</code>
+      </span>
+      <svg viewBox={`0 0 ${STAFF_WIDTH} ${HEIGHT}`} className={styles.staff} aria-hidden>
+        {columns.map(({ key }, index) => (
+          <line key={key} className={styles.bar} x1={xs[index]} x2={xs[index]} y1={0} y2={HEIGHT} />
+        ))}
+        <CordView cord={cord} stops={stops} xs={rowXs} height={HEIGHT + 12} />
+        {loss ? <Flag text={reasonFlag(job, loss.reason)} x={rowXs[cord.lossStop ?? 0] ?? 0} verdict={arrival.verdict} /> : null}
+      </svg>
+      <span className={styles.end}>
+        <VerdictMark verdict={arrival.verdict} />
+        <span>
+          {playedWords(arrival.plays, arrival.arrives)}
+          {arrival.delayMs === null ? null : <code>{formatMilliseconds(arrival.delayMs)}</code>}
+        </span>
+        {was && was !== arrival.verdict ? <span className={styles.was}>was {VERDICT_WORDS[was].toLowerCase()}</span> : null}
+      </span>
+    </button>
+  );
+}
+
+/** The number that ended the strings, at the spot, kept inside the staff. */
+function Flag({ text, x, verdict }: { text: string; x: number; verdict: Verdict }) {
+  const width = text.length * 6.9;
+  const start = Math.max(0, Math.min(x - 4, STAFF_WIDTH - width));
+  return (
+    <text x={start} y={13} className={verdict === "reduced" ? styles.flagPart : styles.flagSilent}>
+      {text}
+    </text>
+  );
+}

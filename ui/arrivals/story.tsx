@@ -1,0 +1,121 @@
+"use client";
+
+import { Button } from "antd";
+import type { Arrival } from "@/core/chain";
+import type { WeighedChange } from "@/core/plan";
+import {
+  changeWords,
+  deviceName,
+  LIP_SYNC_WORDS,
+  pictureLossSentence,
+  pictureWords,
+  plural,
+  reasonRemedy,
+  reasonSentence,
+  rowWords,
+  screenSpeakersSentence,
+  storyWords,
+  unknownWords,
+} from "@/core/text";
+import { formatMilliseconds } from "@/core/units";
+import { useIntents, useJob } from "@/ui/job";
+import styles from "./story.module.css";
+
+const MOST_CURES = 4;
+
+/** The story of the chosen row: what could play, where it is lost, what would change it, what the picture does. */
+export function Story({ arrival, changes }: { arrival: Arrival; changes: readonly WeighedChange[] | null }) {
+  const job = useJob((state) => state.job);
+  const losses = arrival.losses.filter(({ scope }) => scope === "path");
+  const ceilings = arrival.losses.filter(({ scope }) => scope === "ceiling");
+  return (
+    <div className={styles.story}>
+      <div>
+        <h2>
+          {deviceName(job, arrival.player)}, {rowWords(arrival)}
+        </h2>
+        <p>{storyWords(arrival)}</p>
+      </div>
+      {losses.length ? (
+        <section>
+          <h3>{arrival.verdict === "unknown" ? "What is not known" : "Where it is lost"}</h3>
+          {losses.map(({ reason, hop }) => (
+            <p key={`${reason.code}-${hop}`}>
+              {reason.code === "unknown-fact" ? `It depends on ${unknownWords(job, reason.unknown)}.` : reasonSentence(job, reason)}
+            </p>
+          ))}
+        </section>
+      ) : null}
+      {arrival.screenSpeakers ? (
+        <section>
+          <h3>Meanwhile</h3>
+          <p>{screenSpeakersSentence(job, arrival)}</p>
+        </section>
+      ) : null}
+      {losses.length ? <Cures arrival={arrival} changes={changes} /> : null}
+      {ceilings.length ? (
+        <section>
+          <h3>More than this sound system plays</h3>
+          {ceilings.map(({ reason }) => (
+            <p key={reason.code}>{reasonSentence(job, reason)}</p>
+          ))}
+        </section>
+      ) : null}
+      {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
+    </div>
+  );
+}
+
+function Cures({ arrival, changes }: { arrival: Arrival; changes: readonly WeighedChange[] | null }) {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  const cures = changes?.filter(({ lifts }) => lifts.includes(arrival.id)).slice(0, MOST_CURES);
+  const remedy = arrival.losses.map(({ reason }) => reasonRemedy(job, reason)).find((text) => text !== null);
+  return (
+    <section>
+      <h3>What would change it</h3>
+      {!cures ? <p className={styles.quiet}>Trying every single change …</p> : null}
+      {cures?.length === 0 ? <p>No single setting, plug or cable among this gear lifts it.{remedy ? ` ${remedy}` : ""}</p> : null}
+      <ul className={styles.cures}>
+        {cures?.map((cure) => (
+          <li key={changeWords(job, cure)}>
+            <span>
+              <b>{changeWords(job, cure)}</b>
+              <span>
+                <i>lifts {plural(cure.lifts.length, "row")}</i>
+                {cure.lowers.length ? `, lowers ${cure.lowers.length}` : ""}
+              </span>
+            </span>
+            <Button size="small" onClick={() => edit(cure.command)} aria-label={`Try it: ${changeWords(job, cure)}`}>
+              Try it
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function PictureStory({ arrival }: { arrival: Arrival }) {
+  const job = useJob((state) => state.job);
+  return (
+    <section>
+      <h3>Picture</h3>
+      <p>
+        {arrival.picture && arrival.screen
+          ? `${pictureWords(arrival.picture)} at ${deviceName(job, arrival.screen)}.`
+          : "It reaches no screen."}
+        {arrival.picture && arrival.pictureLosses.length === 0 ? " Nothing lost." : ""}
+      </p>
+      {arrival.pictureLosses.map((loss) => (
+        <p key={pictureLossSentence(job, loss)}>{pictureLossSentence(job, loss)}</p>
+      ))}
+      {arrival.lipSyncMs !== null && arrival.lipSync ? (
+        <p>
+          Sound {formatMilliseconds(Math.abs(arrival.lipSyncMs))} {arrival.lipSyncMs < 0 ? "before" : "after"} the picture:{" "}
+          {LIP_SYNC_WORDS[arrival.lipSync]}.
+        </p>
+      ) : null}
+    </section>
+  );
+}

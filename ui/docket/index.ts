@@ -1,0 +1,1 @@
+export { DocketPlace } from "./docket-place";

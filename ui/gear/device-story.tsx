@@ -1,0 +1,182 @@
+"use client";
+
+import { Button, Input, InputNumber, Select } from "antd";
+import { useState } from "react";
+import { BED_IDS, optionLabel, settingFact } from "@/core/facts";
+import { CONTENT_CATALOGUE, effectiveSetting, findArchetype, type Device, type Source } from "@/core/device";
+import { chosenSoundSystem, removeWithCables } from "@/core/job";
+import { descriptorWords, masterWords } from "@/core/text";
+import { useIntents, useJob } from "@/ui/job";
+import styles from "./device-story.module.css";
+
+/** Everything about one device in plain words, and what can be changed of it. */
+export function DeviceStory({ device, onReplace }: { device: Device; onReplace: () => void }) {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  const isSystem = chosenSoundSystem(job)?.id === device.id;
+  return (
+    <div className={styles.story}>
+      <NameField device={device} />
+      <p className={styles.quiet}>{(device.archetype && findArchetype(device.archetype)?.summary) ?? "Spelled out by hand."}</p>
+      {device.speakers ? <SpeakersField device={device} /> : null}
+      {device.speakers ? (
+        isSystem ? (
+          <p>Sound of this job should come from here.</p>
+        ) : (
+          <Button size="small" onClick={() => edit({ kind: "edit-job", fields: { brief: { ...job.brief, soundSystem: device.id } } })}>
+            Let the sound come from here
+          </Button>
+        )
+      ) : null}
+      {device.sources.map((source) => (
+        <ContentsField key={source.id} device={device} source={source} />
+      ))}
+      <section>
+        <h3>Decodes</h3>
+        <p>{device.decodes === null ? "Not known." : device.decodes.map(descriptorWords).join(", ") || "Nothing."}</p>
+      </section>
+      <SettingsTable device={device} />
+      <div className={styles.acts}>
+        <Button size="small" onClick={onReplace}>
+          Replace with another …
+        </Button>
+        <Button size="small" danger onClick={() => edit(removeWithCables(job, device.id))}>
+          Remove
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function NameField({ device }: { device: Device }) {
+  const { edit } = useIntents();
+  const [name, setName] = useState(device.name);
+  const keep = () => {
+    if (name !== device.name && !edit({ kind: "rename-device", device: device.id, name })) setName(device.name);
+  };
+  return (
+    <Input
+      aria-label="Name of the device"
+      className={styles.name ?? ""}
+      value={name}
+      maxLength={300}
+      onChange={(event) => setName(event.target.value)}
+      onBlur={keep}
+      onPressEnter={keep}
+    />
+  );
+}
+
+function SpeakersField({ device }: { device: Device }) {
+  const { edit } = useIntents();
+  const speakers = device.speakers;
+  if (!speakers) return null;
+  const set = (bed: typeof speakers.bed, heights: number) => edit({ kind: "set-speakers", device: device.id, bed, heights });
+  return (
+    <section>
+      <h3>Speakers</h3>
+      <div className={styles.pair}>
+        <Select
+          size="small"
+          aria-label="Speaker bed"
+          value={speakers.bed}
+          options={BED_IDS.map((bed) => ({ value: bed, label: bed }))}
+          onChange={(bed) => set(bed, speakers.heights)}
+        />
+        <span>and</span>
+        <InputNumber
+          size="small"
+          aria-label="Height speakers"
+          min={0}
+          max={6}
+          precision={0}
+          value={speakers.heights}
+          onChange={(heights) => heights !== null && set(speakers.bed, heights)}
+        />
+        <span>heights</span>
+      </div>
+    </section>
+  );
+}
+
+/** What it plays: these become the rows of the board. */
+function ContentsField({ device, source }: { device: Device; source: Source }) {
+  const { edit } = useIntents();
+  const own = source.contents.filter((content) => !CONTENT_CATALOGUE.some(({ id }) => id === content.id));
+  const known = [...CONTENT_CATALOGUE, ...own];
+  const choose = (ids: string[]) =>
+    edit({
+      kind: "set-contents",
+      device: device.id,
+      source: source.id,
+      contents: ids.flatMap((id) => source.contents.find((row) => row.id === id) ?? known.find((row) => row.id === id) ?? []),
+    });
+  return (
+    <section>
+      <h3>Plays from {source.name}</h3>
+      <Select
+        mode="multiple"
+        aria-label={`What ${device.name} plays from ${source.name}`}
+        className={styles.wide ?? ""}
+        value={source.contents.map(({ id }) => id)}
+        onChange={choose}
+        options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
+      />
+    </section>
+  );
+}
+
+/** As found, planned and left, side by side. */
+function SettingsTable({ device }: { device: Device }) {
+  const { edit } = useIntents();
+  if (device.settings.length === 0) return null;
+  return (
+    <section>
+      <h3>Settings as found, planned and left</h3>
+      <table className={styles.settings}>
+        <thead>
+          <tr>
+            <th scope="col">setting</th>
+            <th scope="col">found</th>
+            <th scope="col">planned</th>
+            <th scope="col">left</th>
+          </tr>
+        </thead>
+        <tbody>
+          {device.settings.map((setting) => (
+            <tr key={setting.key}>
+              <th scope="row">
+                {settingFact(setting.key).name}
+                <small>{settingFact(setting.key).lookIn}</small>
+              </th>
+              {(["found", "planned", "left"] as const).map((state) => {
+                const value = setting[state];
+                const follows = effectiveSetting(device, setting.key, state);
+                return (
+                  <td key={state}>
+                    <select
+                      aria-label={`${settingFact(setting.key).name}, as ${state}`}
+                      value={value ?? ""}
+                      onChange={(event) =>
+                        edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
+                      }
+                    >
+                      <option value="">
+                        {state === "found" ? "not known" : follows ? `(${optionLabel(setting.key, follows)})` : "not known"}
+                      </option>
+                      {setting.options.map((option) => (
+                        <option key={option} value={option}>
+                          {optionLabel(setting.key, option)}
+                        </option>
+                      ))}
+                    </select>
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

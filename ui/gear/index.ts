@@ -1,0 +1,2 @@
+export { GearPlace } from "./gear-place";
+export { socketMarks } from "./socket-marks";

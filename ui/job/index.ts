@@ -1,0 +1,5 @@
+export { EffectLine } from "./effect-line";
+export { JobProvider, useIntents, useJob } from "./job-context";
+export { JobFrame, ThemeSwitch } from "./job-frame";
+export { Sheet } from "./sheet";
+export { useChanges } from "./use-changes";

@@ -1,0 +1,48 @@
+"use client";
+
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { useStore } from "zustand";
+import type { Command, Job } from "@/core/job";
+import { startSaving } from "./job-saver";
+import { createJobStore, edit, redo, undo, type JobState, type JobStore } from "./job-store";
+
+const JobContext = createContext<JobStore | null>(null);
+
+/** Holds the open job while its places are visited, and saves it. */
+export function JobProvider({
+  initial,
+  children,
+}: {
+  initial: { id: string; job: Job; revision: number; updatedAt: string };
+  children: ReactNode;
+}) {
+  const [store] = useState(() => createJobStore(initial));
+  useEffect(() => startSaving(store), [store]);
+  return <JobContext value={store}>{children}</JobContext>;
+}
+
+function useJobStore(): JobStore {
+  const store = useContext(JobContext);
+  if (!store) throw new Error("This needs a JobProvider around it");
+  return store;
+}
+
+/** Reads a part of the open job. */
+export function useJob<Part>(select: (state: JobState) => Part): Part {
+  return useStore(useJobStore(), select);
+}
+
+/** The intents of the open job: propose an edit, take it back, clear a notice. */
+export function useIntents() {
+  const store = useJobStore();
+  return useMemo(
+    () => ({
+      edit: (command: Command) => edit(store, command),
+      undo: () => undo(store),
+      redo: () => redo(store),
+      clearNotice: () => store.setState({ notice: null }),
+      say: (notice: string) => store.setState({ notice }),
+    }),
+    [store],
+  );
+}

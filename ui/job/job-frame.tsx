@@ -1,0 +1,123 @@
+"use client";
+
+import { Input, Modal } from "antd";
+import { Keyboard, Moon, Sun } from "lucide-react";
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { useState, type ReactNode } from "react";
+import { useThemeChoice } from "@/ui/theme";
+import { useIntents, useJob } from "./job-context";
+import styles from "./job-frame.module.css";
+import { PLACES } from "./places";
+import { SaveStateMark } from "./save-state-mark";
+import { ShortcutSheet } from "./shortcut-sheet";
+import { useJobShortcuts } from "./use-job-shortcuts";
+
+/** The one line on top of every place of a job, and the page below it. */
+export function JobFrame({ children }: { children: ReactNode }) {
+  const id = useJob((state) => state.id);
+  const [sheetOpen, setSheetOpen] = useState(false);
+  useJobShortcuts(() => setSheetOpen(true));
+  return (
+    <div className={styles.frame}>
+      <header className={styles.top}>
+        <JobName />
+        <nav aria-label="Places of this job" className={styles.places}>
+          {PLACES.map(({ phase, places }) => (
+            <div key={phase} className={styles.phase}>
+              <span className={styles.phaseName}>{phase}</span>
+              {places.map((place) => (
+                <PlaceLink key={place.path} href={`/jobs/${id}/${place.path}`} name={place.name} />
+              ))}
+            </div>
+          ))}
+        </nav>
+        <div className={styles.side}>
+          <SaveStateMark />
+          <ThemeSwitch />
+          <button
+            type="button"
+            className={styles.plain}
+            onClick={() => setSheetOpen(true)}
+            aria-label="Keyboard shortcuts"
+            title="Keyboard shortcuts (?)"
+          >
+            <Keyboard size={18} aria-hidden />
+          </button>
+        </div>
+      </header>
+      <Notice />
+      {children}
+      <ShortcutSheet open={sheetOpen} onClose={() => setSheetOpen(false)} />
+    </div>
+  );
+}
+
+function JobName() {
+  const name = useJob((state) => state.job.name);
+  const { edit } = useIntents();
+  const [draft, setDraft] = useState<string | null>(null);
+  const rename = () => {
+    if (draft !== null && draft.trim() !== "" && draft !== name) edit({ kind: "edit-job", fields: { name: draft } });
+    setDraft(null);
+  };
+  return (
+    <div className={styles.name}>
+      <Link href="/" className={styles.docketLink}>
+        Docket
+      </Link>
+      <span aria-hidden className={styles.slash}>
+        /
+      </span>
+      <button type="button" className={styles.jobName} title={`${name} (rename)`} onClick={() => setDraft(name)}>
+        <h1>{name}</h1>
+      </button>
+      <Modal title="Rename this job" open={draft !== null} onOk={rename} okText="Rename" onCancel={() => setDraft(null)} destroyOnHidden>
+        <Input
+          aria-label="Job name"
+          value={draft ?? ""}
+          maxLength={300}
+          autoFocus
+          onChange={(event) => setDraft(event.target.value)}
+          onPressEnter={rename}
+        />
+      </Modal>
+    </div>
+  );
+}
+
+function PlaceLink({ href, name }: { href: string; name: string }) {
+  const here = usePathname().startsWith(href);
+  return (
+    <Link href={href} className={here ? styles.placeHere : styles.place} {...(here ? { "aria-current": "page" as const } : {})}>
+      {name}
+    </Link>
+  );
+}
+
+export function ThemeSwitch() {
+  const { theme, setTheme } = useThemeChoice();
+  const [Icon, next, words] = theme === "dim" ? ([Sun, "day", "Daylight theme"] as const) : ([Moon, "dim", "Dim room theme"] as const);
+  return (
+    <button type="button" className={styles.plain} onClick={() => setTheme(next)} aria-label={words} title={words}>
+      <Icon size={18} aria-hidden />
+    </button>
+  );
+}
+
+function Notice() {
+  const notice = useJob((state) => state.notice);
+  const { clearNotice } = useIntents();
+  return (
+    <div aria-live="assertive" className={styles.noticePlace}>
+      {notice ? (
+        <p className={styles.notice}>
+          {notice}
+          <button type="button" className={styles.plain} onClick={clearNotice}>
+            Understood
+          </button>
+        </p>
+      ) : null}
+    </div>
+  );
+}

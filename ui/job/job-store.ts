@@ -1,0 +1,141 @@
+import { createStore } from "zustand/vanilla";
+import { arrivalsOf, type Arrival } from "@/core/chain";
+import { applyCommand, type Command, type Job } from "@/core/job";
+import { movedRows } from "@/core/plan";
+import { commandWords, refusalSentence, upperFirst } from "@/core/text";
+
+/** An edit that can be taken back, by its name. */
+export interface Step {
+  readonly words: string;
+  readonly command: Command;
+}
+
+/** What the last edit did to the board. */
+export interface Effect {
+  readonly words: string;
+  readonly lifts: readonly string[];
+  readonly lowers: readonly string[];
+  /** The board before it, for "was …". */
+  readonly before: readonly Arrival[];
+}
+
+export type SaveState =
+  { readonly kind: "saved"; readonly at: string } | { readonly kind: "saving" } | { readonly kind: "waiting"; readonly why: string };
+
+export interface JobState {
+  readonly id: string;
+  readonly job: Job;
+  readonly board: readonly Arrival[];
+  /** The revision that `job` without `unsaved` has on the server. */
+  readonly revision: number;
+  readonly unsaved: readonly Command[];
+  readonly undone: readonly Step[];
+  readonly done: readonly Step[];
+  readonly effect: Effect | null;
+  readonly save: SaveState;
+  /** A sentence for the person: a refusal, or what happened to their edits. */
+  readonly notice: string | null;
+}
+
+export type JobStore = ReturnType<typeof createJobStore>;
+
+/** The open job: its document, the board computed from it, what is still to be saved, and what can be undone. */
+export function createJobStore(initial: { id: string; job: Job; revision: number; updatedAt: string }) {
+  return createStore<JobState>(() => ({
+    id: initial.id,
+    job: initial.job,
+    board: arrivalsOf(initial.job),
+    revision: initial.revision,
+    unsaved: [],
+    undone: [],
+    done: [],
+    effect: null,
+    save: { kind: "saved", at: initial.updatedAt },
+    notice: null,
+  }));
+}
+
+/** Makes an edit; a refused one leaves everything as it was and says why. Returns whether it was made. */
+export function edit(store: JobStore, command: Command): boolean {
+  const { job, done } = store.getState();
+  const words = commandWords(job, command);
+  return change(store, command, words, (inverse) => ({ done: [...done, { words, command: inverse }], undone: [] }));
+}
+
+export function undo(store: JobStore): void {
+  const { done, undone } = store.getState();
+  const last = done.at(-1);
+  if (last)
+    change(store, last.command, `undone: ${last.words}`, (inverse) => ({
+      done: done.slice(0, -1),
+      undone: [...undone, { words: last.words, command: inverse }],
+    }));
+}
+
+export function redo(store: JobStore): void {
+  const { done, undone } = store.getState();
+  const last = undone.at(-1);
+  if (last)
+    change(store, last.command, `done again: ${last.words}`, (inverse) => ({
+      done: [...done, { words: last.words, command: inverse }],
+      undone: undone.slice(0, -1),
+    }));
+}
+
+function change(
+  store: JobStore,
+  command: Command,
+  words: string,
+  history: (inverse: Command) => Pick<JobState, "done" | "undone">,
+): boolean {
+  const { job, board, unsaved } = store.getState();
+  const applied = applyCommand(job, command);
+  if (!applied.ok) {
+    store.setState({ notice: refusalSentence(job, applied.refusal) });
+    return false;
+  }
+  const after = arrivalsOf(applied.value.job);
+  store.setState({
+    ...history(applied.value.inverse),
+    job: applied.value.job,
+    board: after,
+    unsaved: [...unsaved, command],
+    effect: { words: upperFirst(words), ...movedRows(board, after), before: board },
+    notice: null,
+  });
+  return true;
+}
+
+/**
+ * Takes in the job as it stands on the server and makes the unsaved edits again on top of it.
+ * An edit that is no longer possible there is left out and told; undo of what others changed would be a guess, so the history starts anew.
+ */
+export function rebase(store: JobStore, current: { job: Job; revision: number; updatedAt: string }): void {
+  const { unsaved, board } = store.getState();
+  let { job } = current;
+  const kept: Command[] = [];
+  const lost: string[] = [];
+  const done: Step[] = [];
+  for (const command of unsaved) {
+    const applied = applyCommand(job, command);
+    if (!applied.ok) {
+      lost.push(`${commandWords(job, command)} (${refusalSentence(job, applied.refusal)})`);
+      continue;
+    }
+    done.push({ words: commandWords(job, command), command: applied.value.inverse });
+    kept.push(command);
+    job = applied.value.job;
+  }
+  const after = arrivalsOf(job);
+  store.setState({
+    job,
+    board: after,
+    revision: current.revision,
+    unsaved: kept,
+    done,
+    undone: [],
+    effect: { words: "Changed in another window", ...movedRows(board, after), before: board },
+    notice: lost.length ? `The job was changed in another window, where this could not be done again: ${lost.join("; ")}` : null,
+    ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
+  });
+}

@@ -1,0 +1,39 @@
+"use client";
+
+import dayjs from "dayjs";
+import { useSyncExternalStore } from "react";
+import type { SaveState } from "./job-store";
+import { useJob } from "./job-context";
+import styles from "./job-frame.module.css";
+
+const never = () => () => undefined;
+
+/** Says whether the job is kept. The time is of the reader's clock, so it appears only in the browser. */
+export function SaveStateMark() {
+  const save = useJob((state) => state.save);
+  const inBrowser = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return (
+    <span
+      role="status"
+      className={save.kind === "waiting" ? styles.waiting : styles.saved}
+      title={save.kind === "waiting" ? save.why : undefined}
+    >
+      {wordsOf(save, inBrowser)}
+    </span>
+  );
+}
+
+function wordsOf(save: SaveState, inBrowser: boolean): string {
+  switch (save.kind) {
+    case "saved":
+      return inBrowser ? `saved ${dayjs(save.at).format("HH:mm")}` : "saved";
+    case "saving":
+      return "saving …";
+    case "waiting":
+      return "not saved yet";
+  }
+}

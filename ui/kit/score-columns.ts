@@ -1,0 +1,74 @@
+import { linkFact } from "@/core/facts";
+import type { Arrival } from "@/core/chain";
+import { findPort, type Job } from "@/core/job";
+import { deviceName } from "@/core/text";
+import type { CordStop } from "./cord-model";
+
+/** A bar line of the score with its heading. */
+export interface ScoreColumn {
+  readonly key: string;
+  readonly heading: string;
+}
+
+const START = "start";
+const SYSTEM = "system";
+
+/** The stops of one row: where it leaves, each device it passes, each return or optical link, the sound system. */
+export function stopsOf(arrival: Arrival, passed: ReadonlySet<string>): readonly CordStop[] {
+  const stops: { key: string; lastHop: number }[] = [{ key: passed.has(arrival.player) ? `device:${arrival.player}` : START, lastHop: 0 }];
+  arrival.hops.forEach((hop, index) => {
+    if (index === 0 && hop.port !== "speakers") return;
+    const key =
+      hop.port === "speakers" || (hop.link === "hdmi" && hop.device === arrival.system)
+        ? SYSTEM
+        : hop.link === null
+          ? (stops.at(-1)?.key ?? START)
+          : hop.link === "hdmi"
+            ? `device:${hop.device}`
+            : `link:${hop.cable ?? ""}`;
+    const last = stops.at(-1);
+    if (last?.key === key) last.lastHop = index;
+    else stops.push({ key, lastHop: index });
+  });
+  return stops;
+}
+
+/** Devices that some row passes through on its way: each gets a bar line of its own. */
+export const passedDevices = (arrivals: readonly Arrival[]): ReadonlySet<string> =>
+  new Set(
+    arrivals.flatMap(({ hops, system }) =>
+      hops.filter((hop, index) => index > 0 && hop.link === "hdmi" && hop.device !== system).map(({ device }) => device),
+    ),
+  );
+
+/** All bar lines that the rows need, in the order the sound meets them. */
+export function scoreColumns(job: Job, arrivals: readonly Arrival[]): readonly ScoreColumn[] {
+  const passed = passedDevices(arrivals);
+  const depth = new Map<string, number>([[START, 0]]);
+  for (const arrival of arrivals) {
+    stopsOf(arrival, passed).forEach(({ key }, index) => {
+      const own =
+        key === SYSTEM
+          ? Number.MAX_SAFE_INTEGER
+          : Math.max(depth.get(key) ?? 0, key === START ? 0 : Math.max(1, index) + (key.startsWith("link:") ? 0.5 : 0));
+      depth.set(key, own);
+    });
+  }
+  const heading = (key: string): string => {
+    if (key === START) return "leaves";
+    if (key === SYSTEM) return arrivals[0]?.system ? deviceName(job, arrivals[0].system) : "sound system";
+    return key.startsWith("device:") ? deviceName(job, key.slice("device:".length)) : linkHeading(job, arrivals, key.slice("link:".length));
+  };
+  return [...depth].sort(([, a], [, b]) => a - b).map(([key]) => ({ key, heading: heading(key) }));
+}
+
+/** "ARC, HDMI 3": the link as it is, and the socket it leaves by. */
+function linkHeading(job: Job, arrivals: readonly Arrival[], cable: string): string {
+  const found = job.cables.find((row) => row.id === cable);
+  const hop = arrivals.flatMap(({ hops }) => hops).find((row) => row.cable === cable);
+  if (!found || !hop?.link) return "return";
+  const isReturn = hop.link === "arc" || hop.link === "earc";
+  const label = findPort(job, isReturn ? found.to : found.from)?.label ?? "";
+  const name = linkFact(hop.link).name;
+  return isReturn ? `${name}, ${label.replace(/\s*e?ARC$/i, "")}` : name;
+}

@@ -1,0 +1,110 @@
+"use client";
+
+import { Button, Input, InputNumber, Select } from "antd";
+import { useState } from "react";
+import { CABLE_CLASSES, cableClassFact, type ReturnWires } from "@/core/facts";
+import { findPort, type Cable } from "@/core/job";
+import { deviceName, socketName } from "@/core/text";
+import { useIntents, useJob } from "@/ui/job";
+import styles from "./patch.module.css";
+
+const WIRES = [
+  { value: "earc", label: "the made pair (eARC)" },
+  { value: "arc", label: "the single wire (ARC)" },
+  { value: "none", label: "none" },
+  { value: "unknown", label: "not known" },
+] as const;
+
+/** A cable as an object: its ends, class, length, direction, return wires and label. */
+export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void }) {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  const connector = findPort(job, cable.from)?.connector;
+  const set = (fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "label">>) =>
+    edit({ kind: "edit-cable", cable: cable.id, fields });
+  return (
+    <section className={styles.desk} aria-label="The chosen cable">
+      <h3>
+        {deviceName(job, cable.from.device)} to {deviceName(job, cable.to.device)}
+      </h3>
+      <p className={styles.quiet}>
+        from {socketName(job, cable.from)}
+        <br />
+        to {socketName(job, cable.to)}
+      </p>
+      <label>
+        Class
+        <Select
+          value={cable.class}
+          options={CABLE_CLASSES.filter((row) => row.connector === connector).map((row) => ({ value: row.id, label: row.name }))}
+          onChange={(chosen) => set({ class: chosen, returnWires: cableClassFact(chosen).assures })}
+          aria-label="Class of the cable"
+        />
+      </label>
+      <label>
+        Length
+        <InputNumber
+          value={cable.lengthM}
+          min={0.1}
+          max={1000}
+          step={0.5}
+          suffix="m"
+          onChange={(lengthM) => lengthM !== null && set({ lengthM })}
+          aria-label="Length in metres"
+        />
+      </label>
+      {connector === "hdmi" ? (
+        <label>
+          Return wires
+          <Select
+            value={cable.returnWires ?? "unknown"}
+            options={[...WIRES]}
+            onChange={(value: ReturnWires | "unknown") => set({ returnWires: value === "unknown" ? null : value })}
+            aria-label="Return wires of the cable"
+          />
+        </label>
+      ) : null}
+      <label>
+        Direction
+        <Select
+          value={cable.direction}
+          options={[
+            { value: "either", label: "works either way round" },
+            { value: "one-way", label: "one way only" },
+          ]}
+          onChange={(direction) => set({ direction })}
+          aria-label="Direction of the cable"
+        />
+      </label>
+      <LabelField key={cable.id} cable={cable} onSet={(label) => set({ label })} />
+      <Button
+        danger
+        onClick={() => {
+          if (edit({ kind: "unplug", cable: cable.id })) onGone();
+        }}
+      >
+        Pull it out
+      </Button>
+    </section>
+  );
+}
+
+function LabelField({ cable, onSet }: { cable: Cable; onSet: (label: string) => void }) {
+  const [label, setLabel] = useState(cable.label);
+  const keep = () => {
+    if (label !== cable.label) onSet(label);
+  };
+  return (
+    <label>
+      Label at each end
+      <Input
+        value={label}
+        maxLength={80}
+        onChange={(event) => setLabel(event.target.value)}
+        onBlur={keep}
+        onPressEnter={keep}
+        aria-label="Label at each end"
+      />
+    </label>
+  );
+}

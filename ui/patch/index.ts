@@ -1,0 +1,1 @@
+export { PatchPlace } from "./patch-place";

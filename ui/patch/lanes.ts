@@ -1,0 +1,52 @@
+import type { Device, Port } from "@/core/device";
+import { cableAt, findDevice, type Job } from "@/core/job";
+
+/** Sizes of the map, in its own units; the styles of a plate follow them. */
+export const PLATE = { width: 236, head: 40, row: 34, gap: 26, lane: 372 } as const;
+
+const LANES: readonly Device["role"][] = ["player", "screen", "sound"];
+
+export type Side = "left" | "right";
+
+/** A plate on the map: where it stands and on which side each socket has its plug. */
+export interface PlacedPlate {
+  readonly device: Device;
+  readonly x: number;
+  readonly y: number;
+  readonly height: number;
+  readonly sides: ReadonlyMap<string, Side>;
+}
+
+/** Plates in lanes by role, in the order of the document, centred against the tallest lane; the same job always lies the same way. */
+export function placePlates(job: Job): readonly PlacedPlate[] {
+  const used = LANES.filter((role) => job.devices.some((device) => device.role === role));
+  const lanes = used.map((role) => job.devices.filter((device) => device.role === role));
+  const heightOf = (device: Device) => PLATE.head + device.ports.length * PLATE.row + 8;
+  const laneHeight = (devices: readonly Device[]) => devices.reduce((sum, device) => sum + heightOf(device) + PLATE.gap, -PLATE.gap);
+  const tallest = Math.max(0, ...lanes.map(laneHeight));
+  return lanes.flatMap((devices, lane) => {
+    let y = (tallest - laneHeight(devices)) / 2;
+    return devices.map((device) => {
+      const height = heightOf(device);
+      const placed = {
+        device,
+        x: lane * PLATE.lane,
+        y,
+        height,
+        sides: new Map(device.ports.map((port) => [port.id, sideOf(job, device, port)])),
+      };
+      y += height + PLATE.gap;
+      return placed;
+    });
+  });
+}
+
+/** A plug sits on the side its cable goes to; a free socket faces where its cable would usually come from. */
+function sideOf(job: Job, device: Device, port: Port): Side {
+  if (device.role === "player") return "right";
+  if (device.role === "sound") return "left";
+  const cable = cableAt(job, { device: device.id, port: port.id });
+  if (!cable) return port.direction === "out" || (port.connector === "hdmi" && port.returns !== "none") ? "right" : "left";
+  const other = findDevice(job, cable.from.device === device.id ? cable.to.device : cable.from.device);
+  return other?.role === "sound" ? "right" : "left";
+}

@@ -1,0 +1,14 @@
+"use client";
+
+import { createContext, useContext } from "react";
+import type { CableEnd, Refusal } from "@/core/job";
+
+interface MapState {
+  /** While a plug is held: what every other socket answers, null meaning yes. */
+  readonly answers: ReadonlyMap<string, Refusal | null> | null;
+  readonly asking: CableEnd | null;
+  readonly onPress: (end: CableEnd) => void;
+}
+
+export const MapContext = createContext<MapState>({ answers: null, asking: null, onPress: () => undefined });
+export const useMap = (): MapState => useContext(MapContext);

@@ -1,0 +1,71 @@
+"use client";
+
+import { Handle, Position, type Node, type NodeProps } from "@xyflow/react";
+import type { Port } from "@/core/device";
+import { cableAt } from "@/core/job";
+import { deviceName, refusalFlag, refusalSentence } from "@/core/text";
+import { socketMarks } from "@/ui/gear";
+import { useJob } from "@/ui/job";
+import { PLATE, type PlacedPlate, type Side } from "./lanes";
+import { useMap } from "./map-context";
+import styles from "./patch.module.css";
+import { answerKey } from "./wiring-map";
+
+export type PlateNodeType = Node<{ plate: PlacedPlate }, "plate">;
+
+/** A back plate on the map: every socket a button and a place to plug. */
+export function PlateNode({ data: { plate } }: NodeProps<PlateNodeType>) {
+  return (
+    <div className={styles.plate} style={{ width: PLATE.width, height: plate.height }}>
+      <b dir="auto" title={plate.device.name}>
+        {plate.device.name}
+      </b>
+      {plate.device.ports.map((port) => (
+        <SocketRow key={port.id} device={plate.device.id} port={port} side={plate.sides.get(port.id) ?? "left"} />
+      ))}
+    </div>
+  );
+}
+
+function SocketRow({ device, port, side }: { device: string; port: Port; side: Side }) {
+  const job = useJob((state) => state.job);
+  const { answers, asking, onPress } = useMap();
+  const end = { device, port: port.id };
+  const cable = cableAt(job, end);
+  const other = cable ? (cable.from.device === device && cable.from.port === port.id ? cable.to : cable.from) : null;
+  const isHeld = asking?.device === device && asking.port === port.id;
+  const refusal = answers?.get(answerKey(end));
+  const state = isHeld ? "held" : refusal === undefined ? "resting" : refusal === null ? "yes" : "no";
+  const words = {
+    held: "plug held",
+    yes: "fits here",
+    no: refusal ? refusalFlag(refusal) : "",
+    resting: other ? deviceName(job, other.device) : "",
+  }[state];
+  const spoken = {
+    held: "chosen as one end",
+    yes: "can take the plug",
+    no: refusal ? refusalSentence(job, refusal) : "",
+    resting: other ? `holds the cable of ${deviceName(job, other.device)}` : "free",
+  }[state];
+  return (
+    <button
+      type="button"
+      className={`${styles.socket} ${styles[state] ?? ""} ${side === "right" ? styles.right : ""} nopan`}
+      style={{ height: PLATE.row }}
+      aria-label={`${deviceName(job, device)}, ${port.label}, ${socketMarks(port).join(", ")}: ${spoken}`}
+      title={state === "no" ? spoken : undefined}
+      onClick={() => onPress(end)}
+      data-socket={`${device}/${port.id}`}
+    >
+      <code>{port.label}</code>
+      <span>{words}</span>
+      <Handle
+        id={port.id}
+        type="source"
+        position={side === "right" ? Position.Right : Position.Left}
+        className={other ? (styles.plugged ?? "") : (styles.open ?? "")}
+      />
+    </button>
+  );
+}

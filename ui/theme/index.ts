@@ -1,0 +1,2 @@
+export { isThemeName, PALETTE, THEME_COOKIE, type ThemeName } from "./palette";
+export { ThemeProvider, useThemeChoice } from "./theme-provider";
