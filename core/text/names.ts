@@ -22,7 +22,8 @@ export function cableShortName(job: Job, id: string): string {
   return cable ? `cable ${deviceName(job, cable.from.device)} to ${deviceName(job, cable.to.device)}` : `cable ${id}`;
 }
 
-export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** A sentence's first letter; "eARC" keeps its own. */
+export const upperFirst = (text: string): string => (/^[a-z][A-Z]/.test(text) ? text : text.charAt(0).toUpperCase() + text.slice(1));
 
 /** "a", "a and b", "a, b and c". */
 export function listed(parts: readonly string[]): string {

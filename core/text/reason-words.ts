@@ -106,7 +106,9 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "format-setting":
       return `set to ${optionLabel(reason.setting, reason.value)}: ${reason.have}`;
     case "does-not-pass":
-      return reason.objects === "none" ? `passes no ${codingName(reason.coding)}` : "passes no objects";
+      return reason.objects === "none"
+        ? `${deviceName(job, reason.device)} passes no ${codingName(reason.coding)}`
+        : `${deviceName(job, reason.device)} passes no objects`;
     case "passes-fewer":
       return `${reason.need} LPCM, takes ${reason.have}`;
     case "cannot-emit":

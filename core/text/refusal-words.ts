@@ -49,11 +49,11 @@ export function refusalFlag(refusal: Refusal): string {
       return "taken";
     case "plug-does-not-fit":
     case "cable-does-not-fit":
-      return "another plug";
+      return "other plug";
     case "both-outputs":
-      return "also an output";
+      return "output too";
     case "both-inputs":
-      return "also an input";
+      return "input too";
     case "same-device":
       return "same device";
     case "cable-loop":

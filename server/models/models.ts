@@ -30,8 +30,9 @@ export interface Models {
   readonly jobEvents: typeof JobEventRow;
 }
 
-const text = { type: DataTypes.TEXT, allowNull: false } as const;
-const textOrNull = { type: DataTypes.TEXT, allowNull: true } as const;
+// A fresh object for each column: Sequelize writes the column's own name into it.
+const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+const textOrNull = () => ({ type: DataTypes.TEXT, allowNull: true });
 
 /** Binds the models to one connection; the tables themselves come from the migrations. */
 export function defineModels(sequelize: Sequelize): Models {
@@ -40,16 +41,16 @@ export function defineModels(sequelize: Sequelize): Models {
   Jobs.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true },
-      name: text,
-      customer: text,
-      visitOn: textOrNull,
-      phase: text,
-      searchText: text,
+      name: text(),
+      customer: text(),
+      visitOn: textOrNull(),
+      phase: text(),
+      searchText: text(),
       revision: { type: DataTypes.INTEGER, allowNull: false },
-      document: text,
-      createdAt: text,
-      updatedAt: text,
-      binnedAt: textOrNull,
+      document: text(),
+      createdAt: text(),
+      updatedAt: text(),
+      binnedAt: textOrNull(),
     },
     { ...options, tableName: "jobs", modelName: "job" },
   );
@@ -60,8 +61,8 @@ export function defineModels(sequelize: Sequelize): Models {
       jobId: { type: DataTypes.UUID, allowNull: false },
       revision: { type: DataTypes.INTEGER, allowNull: false },
       saveId: { type: DataTypes.UUID, allowNull: false },
-      at: text,
-      event: text,
+      at: text(),
+      event: text(),
     },
     { ...options, tableName: "job_events", modelName: "jobEvent" },
   );

@@ -6,10 +6,11 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Arrival } from "@/core/chain";
 import { emptyJob, type Job, type Phase } from "@/core/job";
+import { done, type Outcome } from "@/core/outcome";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 import { CordThumbnail, VerdictMark } from "@/ui/kit";
 import styles from "./docket.module.css";
-import { binJob, restoreJob } from "./requests";
+import { binJob } from "./requests";
 
 export interface DocketLine {
   readonly id: string;
@@ -23,11 +24,17 @@ export interface DocketLine {
 }
 
 /** A job as a line of the day book, with the cord of its worst arrival. */
-export function DocketLineRow({ line, onBinned }: { line: DocketLine; onBinned: (words: string | null) => void }) {
+export function DocketLineRow({
+  line,
+  onBinned,
+}: {
+  line: DocketLine;
+  onBinned: (outcome: Outcome<{ id: string; name: string }, string>) => void;
+}) {
   const router = useRouter();
   const bin = async () => {
     const outcome = await binJob(line.id);
-    onBinned(outcome.ok ? null : outcome.refusal);
+    onBinned(outcome.ok ? done({ id: line.id, name: line.name }) : outcome);
     router.refresh();
   };
   return (
@@ -79,5 +86,3 @@ function Worst({ line }: { line: DocketLine }) {
     </>
   );
 }
-
-export { restoreJob };

@@ -2,17 +2,18 @@
 
 import dayjs from "dayjs";
 import { FilePlus2, FileUp } from "lucide-react";
-import { Button, Pagination } from "antd";
+import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useRef, useState, type DragEvent } from "react";
 import type { Phase } from "@/core/job";
+import type { Outcome } from "@/core/outcome";
 import { plural } from "@/core/text";
 import { ThemeSwitch } from "@/ui/job";
 import styles from "./docket.module.css";
 import { DocketLineRow, type DocketLine } from "./docket-line";
 import { DocketSearch } from "./docket-search";
 import { NewJobDialog } from "./new-job-dialog";
-import { importJob } from "./requests";
+import { importJob, restoreJob } from "./requests";
 
 interface Docket {
   readonly jobs: readonly DocketLine[];
@@ -24,7 +25,7 @@ interface Docket {
 /** The day book: jobs under their visit day, the worst of each at its side. */
 export function DocketPlace({ docket, q, phase }: { docket: Docket; q: string; phase: Phase | null }) {
   const router = useRouter();
-  const [notice, setNotice] = useState<string | null>(null);
+  const [notice, setNotice] = useState<{ words: string; binned?: string } | null>(null);
   const [naming, setNaming] = useState(false);
   const file = useRef<HTMLInputElement>(null);
 
@@ -32,7 +33,12 @@ export function DocketPlace({ docket, q, phase }: { docket: Docket; q: string; p
     if (!given) return;
     const outcome = await importJob(given);
     if (outcome.ok) router.push(`/jobs/${outcome.value.id}/arrivals`);
-    else setNotice(outcome.refusal);
+    else setNotice({ words: outcome.refusal });
+  };
+  const putBack = async (id: string) => {
+    const outcome = await restoreJob(id);
+    setNotice(outcome.ok ? null : { words: outcome.refusal });
+    router.refresh();
   };
   const onDrop = (event: DragEvent) => {
     event.preventDefault();
@@ -64,22 +70,32 @@ export function DocketPlace({ docket, q, phase }: { docket: Docket; q: string; p
           <ThemeSwitch />
         </div>
       </header>
-      <div aria-live="assertive">{notice ? <p className={styles.notice}>{notice}</p> : null}</div>
+      <div aria-live="assertive">
+        {notice ? (
+          <p className={styles.notice}>
+            {notice.words}
+            {notice.binned === undefined ? null : (
+              <Button size="small" onClick={() => void putBack(notice.binned ?? "")}>
+                Put it back
+              </Button>
+            )}
+          </p>
+        ) : null}
+      </div>
       <main className={styles.book}>
         {docket.jobs.length ? (
-          <Days jobs={docket.jobs} onBinned={(words) => setNotice(words)} />
+          <Days
+            jobs={docket.jobs}
+            onBinned={(outcome) =>
+              setNotice(
+                outcome.ok ? { words: `${outcome.value.name} lies in the bin.`, binned: outcome.value.id } : { words: outcome.refusal },
+              )
+            }
+          />
         ) : (
           <EmptyDocket searched={q !== "" || phase !== null} onNew={() => setNaming(true)} />
         )}
-        {docket.total > docket.pageSize ? (
-          <Pagination
-            current={docket.page}
-            pageSize={docket.pageSize}
-            total={docket.total}
-            showSizeChanger={false}
-            onChange={(page) => show({ page })}
-          />
-        ) : null}
+        <PageTurner docket={docket} onTurn={(page) => show({ page })} />
       </main>
       <p className={styles.count} role="status">
         {plural(docket.total, "job")}
@@ -94,7 +110,13 @@ const addressOf = ({ q, phase, page }: { q: string; phase: Phase | null; page: n
   return params.size ? `/?${params.toString()}` : "/";
 };
 
-function Days({ jobs, onBinned }: { jobs: readonly DocketLine[]; onBinned: (words: string | null) => void }) {
+function Days({
+  jobs,
+  onBinned,
+}: {
+  jobs: readonly DocketLine[];
+  onBinned: (outcome: Outcome<{ id: string; name: string }, string>) => void;
+}) {
   const days = [...new Set(jobs.map(({ visitOn }) => visitOn))];
   return days.map((day) => (
     <section key={day ?? "none"} className={styles.day} aria-labelledby={`day-${day ?? "none"}`}>
@@ -116,6 +138,24 @@ function DayName({ day }: { day: string }) {
     <>
       {date.format("D MMMM")} <span>{date.format("dddd, YYYY")}</span>
     </>
+  );
+}
+
+function PageTurner({ docket, onTurn }: { docket: Docket; onTurn: (page: number) => void }) {
+  const last = Math.ceil(docket.total / docket.pageSize);
+  if (last <= 1) return null;
+  return (
+    <nav aria-label="Pages of the docket" className={styles.pages}>
+      <Button disabled={docket.page <= 1} onClick={() => onTurn(docket.page - 1)}>
+        Earlier
+      </Button>
+      <span>
+        page {docket.page} of {last}
+      </span>
+      <Button disabled={docket.page >= last} onClick={() => onTurn(docket.page + 1)}>
+        Later
+      </Button>
+    </nav>
   );
 }
 

@@ -1,6 +1,6 @@
 "use client";
 
-import { Input, Select } from "antd";
+import { Input } from "antd";
 import type { InputRef } from "antd";
 import { Search } from "lucide-react";
 import { useEffect, useRef } from "react";
@@ -45,13 +45,16 @@ export function DocketSearch({ q, phase, onSearch }: DocketSearchProps) {
         suffix={<kbd>/</kbd>}
         onChange={(event) => typed(event.target.value)}
       />
-      <Select
+      <select
         aria-label="Phase"
         value={phase ?? "all"}
-        onChange={(value) => onSearch({ phase: PHASES.find((name) => name === value) ?? null })}
-        options={[{ value: "all", label: "every phase" }, ...PHASES.map((name) => ({ value: name, label: name }))]}
-        popupMatchSelectWidth={150}
-      />
+        onChange={(event) => onSearch({ phase: PHASES.find((name) => name === event.target.value) ?? null })}
+      >
+        <option value="all">every phase</option>
+        {PHASES.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
+      </select>
     </search>
   );
 }

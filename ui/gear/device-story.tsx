@@ -3,7 +3,15 @@
 import { Button, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { BED_IDS, optionLabel, settingFact } from "@/core/facts";
-import { CONTENT_CATALOGUE, effectiveSetting, findArchetype, type Device, type Source } from "@/core/device";
+import {
+  CONTENT_CATALOGUE,
+  effectiveSetting,
+  findArchetype,
+  type Device,
+  type Setting,
+  type SettingState,
+  type Source,
+} from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
 import { descriptorWords, masterWords } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
@@ -126,57 +134,51 @@ function ContentsField({ device, source }: { device: Device; source: Source }) {
   );
 }
 
-/** As found, planned and left, side by side. */
+const STATES = ["found", "planned", "left"] as const;
+
+/** As found, planned and left, side by side, with the place in the menu to look for. */
 function SettingsTable({ device }: { device: Device }) {
-  const { edit } = useIntents();
   if (device.settings.length === 0) return null;
   return (
     <section>
       <h3>Settings as found, planned and left</h3>
-      <table className={styles.settings}>
-        <thead>
-          <tr>
-            <th scope="col">setting</th>
-            <th scope="col">found</th>
-            <th scope="col">planned</th>
-            <th scope="col">left</th>
-          </tr>
-        </thead>
-        <tbody>
-          {device.settings.map((setting) => (
-            <tr key={setting.key}>
-              <th scope="row">
-                {settingFact(setting.key).name}
-                <small>{settingFact(setting.key).lookIn}</small>
-              </th>
-              {(["found", "planned", "left"] as const).map((state) => {
-                const value = setting[state];
-                const follows = effectiveSetting(device, setting.key, state);
-                return (
-                  <td key={state}>
-                    <select
-                      aria-label={`${settingFact(setting.key).name}, as ${state}`}
-                      value={value ?? ""}
-                      onChange={(event) =>
-                        edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
-                      }
-                    >
-                      <option value="">
-                        {state === "found" ? "not known" : follows ? `(${optionLabel(setting.key, follows)})` : "not known"}
-                      </option>
-                      {setting.options.map((option) => (
-                        <option key={option} value={option}>
-                          {optionLabel(setting.key, option)}
-                        </option>
-                      ))}
-                    </select>
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <ul className={styles.settings}>
+        {device.settings.map((setting) => (
+          <li key={setting.key}>
+            <b>{settingFact(setting.key).name}</b>
+            <span>look in: {settingFact(setting.key).lookIn}</span>
+            <div>
+              {STATES.map((state) => (
+                <StateField key={state} device={device} setting={setting} state={state} />
+              ))}
+            </div>
+          </li>
+        ))}
+      </ul>
     </section>
+  );
+}
+
+function StateField({ device, setting, state }: { device: Device; setting: Setting; state: SettingState }) {
+  const { edit } = useIntents();
+  const follows = effectiveSetting(device, setting.key, state);
+  return (
+    <label>
+      {state}
+      <select
+        aria-label={`${settingFact(setting.key).name}, as ${state}`}
+        value={setting[state] ?? ""}
+        onChange={(event) =>
+          edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
+        }
+      >
+        <option value="">{state === "found" || !follows ? "not known" : `(${optionLabel(setting.key, follows)})`}</option>
+        {setting.options.map((option) => (
+          <option key={option} value={option}>
+            {optionLabel(setting.key, option)}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -114,7 +114,9 @@ function playedStrings(arrival: Arrival): { lit: ReadonlySet<string>; filled: Re
   const { plays, arrives } = arrival;
   if (!plays || !arrives) return { lit: new Set(), filled: new Set() };
   const layout = bedOfLayout(plays.layout);
-  if (arrives.objects !== "none" && !plays.upmixed) return { lit: new Set([...bedStrings(layout), "objects"]), filled: new Set() };
+  // Objects are placed into whatever speakers there are, and the bed with them: none of its strings ends.
+  if (arrives.objects !== "none" && plays.layout !== layout)
+    return { lit: new Set([...bedStrings(arrives.channels), "objects"]), filled: new Set() };
   const lit = new Set<string>(bedStrings(smallerBed(arrives.channels, layout)));
   const filled = plays.upmixed ? bedStrings(layout).filter((name) => !lit.has(name)) : [];
   return { lit, filled: new Set(filled) };

@@ -19,6 +19,8 @@ const STUB = 26;
 /** The signature drawing: eight strings between bar lines. Drawn inside an `svg` that carries the spoken form. */
 export function CordView({ cord, stops, xs, height, gap = 4, quietStops = false }: CordViewProps) {
   const top = height / 2 - ((cord.strings.length - 1) * gap) / 2;
+  // Beyond the last thing drawn no sound stands still anywhere.
+  const reach = Math.max(0, cord.lossStop ?? 0, ...cord.pieces.map((piece) => (piece.ring ? piece.to : stops.length)));
   const y = (piece: CordPiece) => (piece.string === "objects" ? top - gap - 6 : top + cord.strings.indexOf(piece.string) * gap);
   return (
     <g className={styles.cord}>
@@ -33,7 +35,9 @@ export function CordView({ cord, stops, xs, height, gap = 4, quietStops = false 
       ))}
       {quietStops
         ? null
-        : stops.map((stop, index) => <circle key={stop.key} className={styles.stop} cx={xs[index]} cy={height / 2} r={3.5} />)}
+        : stops
+            .filter((_, index) => index <= reach)
+            .map((stop, index) => <circle key={stop.key} className={styles.stop} cx={xs[index]} cy={height / 2} r={3.5} />)}
       {cord.notches.map((stop) => (
         <path key={stop} className={styles.notch} d={`M${xs[stop]} ${top - 7}l-4 -6h8z`} />
       ))}

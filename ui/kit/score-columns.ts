@@ -65,10 +65,12 @@ export function scoreColumns(job: Job, arrivals: readonly Arrival[]): readonly S
 /** "ARC, HDMI 3": the link as it is, and the socket it leaves by. */
 function linkHeading(job: Job, arrivals: readonly Arrival[], cable: string): string {
   const found = job.cables.find((row) => row.id === cable);
-  const hop = arrivals.flatMap(({ hops }) => hops).find((row) => row.cable === cable);
+  const hops = arrivals.flatMap(({ hops: row }) => row).filter((row) => row.cable === cable);
+  const hop = hops.find(({ out }) => out !== null) ?? hops[0];
   if (!found || !hop?.link) return "return";
   const isReturn = hop.link === "arc" || hop.link === "earc";
   const label = findPort(job, isReturn ? found.to : found.from)?.label ?? "";
-  const name = linkFact(hop.link).name;
+  // A return that carries nothing is neither ARC nor eARC: it is only where sound would have to come back.
+  const name = hop.out || !isReturn ? linkFact(hop.link).name : "return";
   return isReturn ? `${name}, ${label.replace(/\s*e?ARC$/i, "")}` : name;
 }

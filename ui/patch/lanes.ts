@@ -2,7 +2,7 @@ import type { Device, Port } from "@/core/device";
 import { cableAt, findDevice, type Job } from "@/core/job";
 
 /** Sizes of the map, in its own units; the styles of a plate follow them. */
-export const PLATE = { width: 236, head: 40, row: 34, gap: 26, lane: 372 } as const;
+export const PLATE = { width: 224, head: 40, row: 34, gap: 26, lane: 318 } as const;
 
 const LANES: readonly Device["role"][] = ["player", "screen", "sound"];
 
@@ -39,6 +39,22 @@ export function placePlates(job: Job): readonly PlacedPlate[] {
       return placed;
     });
   });
+}
+
+/**
+ * The height at which a cable passes a lane that lies between its ends, so that it is not hidden behind a plate there:
+ * above or below all plates of that lane, whichever is nearer. Null where no lane lies between.
+ */
+export function passingHeight(plates: readonly PlacedPlate[], fromDevice: string, toDevice: string): number | null {
+  const [from, to] = [fromDevice, toDevice].map((id) => plates.find(({ device }) => device.id === id));
+  if (!from || !to) return null;
+  const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
+  const between = plates.filter(({ x }) => x > left && x < right);
+  if (between.length === 0) return null;
+  const top = Math.min(...between.map(({ y }) => y)) - PLATE.gap;
+  const bottom = Math.max(...between.map(({ y, height }) => y + height)) + PLATE.gap;
+  const middle = (from.y + from.height / 2 + to.y + to.height / 2) / 2;
+  return middle - top < bottom - middle ? top : bottom;
 }
 
 /** A plug sits on the side its cable goes to; a free socket faces where its cable would usually come from. */

@@ -8,7 +8,7 @@ import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/j
 import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { CableEdge, type CableEdgeData } from "./cable-edge";
-import { placePlates } from "./lanes";
+import { passingHeight, placePlates } from "./lanes";
 import { MapContext } from "./map-context";
 import styles from "./patch.module.css";
 import { PlateNode, type PlateNodeType } from "./plate-node";
@@ -38,9 +38,10 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
       asking ? new Map<string, Refusal | null>(socketAnswers(job, asking).map(({ end, refusal }) => [answerKey(end), refusal])) : null,
     [job, asking],
   );
+  const plates = useMemo(() => placePlates(job), [job]);
   const nodes = useMemo(
     () =>
-      placePlates(job).map((plate): PlateNodeType => ({
+      plates.map((plate): PlateNodeType => ({
         id: plate.device.id,
         type: "plate",
         position: { x: plate.x, y: plate.y },
@@ -49,6 +50,7 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
         selectable: false,
         focusable: false,
         connectable: true,
+        style: { pointerEvents: "all" },
       })),
     [job],
   );
@@ -62,9 +64,9 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
         target: cable.to.device,
         targetHandle: cable.to.port,
         ariaLabel: upperFirst(cableName(job, cable.id)),
-        data: { arrival: row, chosen: cable.id === chosenCable },
+        data: { arrival: row, chosen: cable.id === chosenCable, passing: passingHeight(plates, cable.from.device, cable.to.device) },
       })),
-    [job, row, chosenCable],
+    [job, plates, row, chosenCable],
   );
 
   const endOf = (device: string | null, port: string | null | undefined): CableEnd | null => (device && port ? { device, port } : null);

@@ -36,7 +36,15 @@ export function antdTheme(name: ThemeName): ThemeConfig {
       motionDurationSlow: "0.15s",
     },
     components: {
-      Button: { primaryShadow: "none", defaultShadow: "none", dangerShadow: "none", fontWeight: 600 },
+      Button: {
+        colorPrimary: colours.brass,
+        colorPrimaryHover: colours.brassHover,
+        colorPrimaryActive: colours.brass,
+        primaryShadow: "none",
+        defaultShadow: "none",
+        dangerShadow: "none",
+        fontWeight: 600,
+      },
       Select: { optionSelectedBg: colours.line, optionActiveBg: colours.line },
       Modal: { contentBg: colours.sheet, headerBg: colours.sheet, titleFontSize: 20 },
       Tooltip: { colorBgSpotlight: colours.raised, colorTextLightSolid: colours.ink },

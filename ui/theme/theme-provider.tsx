@@ -1,6 +1,6 @@
 "use client";
 
-import { App, ConfigProvider } from "antd";
+import { ConfigProvider } from "antd";
 import { createContext, useContext, useState, type ReactNode } from "react";
 import { antdTheme } from "./antd-theme";
 import { THEME_COOKIE, type ThemeName } from "./palette";
@@ -18,7 +18,7 @@ export function ThemeProvider({ initial, children }: { initial: ThemeName; child
   return (
     <ThemeContext value={{ theme, setTheme: choose }}>
       <ConfigProvider theme={antdTheme(theme)} wave={{ disabled: true }} button={{ autoInsertSpace: false }}>
-        <App component={false}>{children}</App>
+        {children}
       </ConfigProvider>
     </ThemeContext>
   );

@@ -95,7 +95,7 @@ export const PLAYERS: readonly Archetype[] = [
     summary: "Television box: Dolby Digital broadcasts, stereo AAC",
     gbps: 10.2,
     hdcp: "1.4",
-    source: { id: "channels", name: "channels", kind: "tuner" },
+    source: { id: "channels", name: "channels", kind: "media" },
     plays: ["broadcast-ac3", "news-aac"],
     emits: sounds(["ac3", "5.1"]),
     decodes: sounds(["ac3", "5.1"], ["aac", "5.1"]),
