@@ -103,12 +103,15 @@ function lossesOf(
   if (!followed) return [atPlayer(whyNoWay(rig, device, source, system)), ...ceilings];
   if (verdict === "unknown")
     return [
-      ...followed.unknown.map(({ fact, hop }): Loss => ({ reason: { code: "unknown-fact", unknown: fact }, hop, scope: "path" })),
+      ...toldOnce(followed.unknown).map(({ fact, hop }): Loss => ({ reason: { code: "unknown-fact", unknown: fact }, hop, scope: "path" })),
       ...ceilings,
     ];
   if (!followed.arrives) return [...followed.blocks, ...ceilings];
   return [...lossesBelowBest(rig, followed, content, system), ...ceilings];
 }
+
+/** A missing fact shows at every hop that waits for it; it is told once, at the last of them, where it belongs. */
+const toldOnce = (unknown: Followed["unknown"]) => [...new Map(unknown.map((row) => [JSON.stringify(row.fact), row])).values()];
 
 const atPlayer = (reason: Reason): Loss => ({ reason, hop: 0, scope: "path" });
 

@@ -23,7 +23,8 @@ export function applyCommand(job: Job, command: Command): Result {
     const result = applySingle(current, step);
     if (!result.ok) return result;
     current = result.value.job;
-    if (result.value.inverse.kind !== "batch") inverses.unshift(result.value.inverse);
+    const { inverse } = result.value;
+    inverses.unshift(...(inverse.kind === "batch" ? inverse.commands : [inverse]));
   }
   return done({ job: current, inverse: { kind: "batch", commands: inverses } });
 }

@@ -1,11 +1,24 @@
 import { z } from "zod";
 import { BED_IDS, SETTING_KEYS } from "@/core/facts";
 import { Content, Device, Slug } from "@/core/device";
-import { Cable, Job } from "./job";
+import { Brief, Cable, Job } from "./job";
 
 const at = z.number().int().min(0).nullable().default(null);
-const jobFields = Job.pick({ name: true, customer: true, visitOn: true, phase: true, brief: true });
-const cableFields = Cable.pick({ class: true, lengthM: true, direction: true, returnWires: true, label: true });
+// Without the document's defaults: a field that an edit does not name must stay as it is.
+const jobFields = z.strictObject({
+  name: Job.shape.name,
+  customer: Job.shape.customer.unwrap(),
+  visitOn: Job.shape.visitOn.unwrap(),
+  phase: Job.shape.phase.unwrap(),
+  brief: Brief,
+});
+const cableFields = z.strictObject({
+  class: Cable.shape.class,
+  lengthM: Cable.shape.lengthM,
+  direction: Cable.shape.direction.unwrap(),
+  returnWires: Cable.shape.returnWires,
+  label: Cable.shape.label.unwrap(),
+});
 
 /** The edits that stand alone. */
 export const SingleCommand = z.discriminatedUnion("kind", [

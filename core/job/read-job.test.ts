@@ -1,0 +1,153 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { JOB_MIGRATIONS, MAX_JOB_BYTES, readJob, readJobText } from "@/core/job";
+import { troubleSentence } from "@/core/text";
+
+const head = { format: "octachord-job", version: 1, name: "Room" };
+const firstTrouble = (raw: unknown): string => {
+  const read = readJob(raw);
+  if (read.ok) throw new Error("was taken in");
+  return read.refusal[0] ? troubleSentence(read.refusal[0]) : "";
+};
+
+describe("a job file", () => {
+  test.each(demoJobNames())("of the demo reads, and what is written reads back the same: %s", (name) => {
+    const job = demoJob(name);
+    expect(readJobText(JSON.stringify(job))).toEqual({ ok: true, value: job });
+  });
+
+  test("of another kind is told from a damaged one", () => {
+    expect(firstTrouble({ hello: 1 })).toBe('format: expected "octachord-job"; this is not a job file.');
+    expect(firstTrouble([])).toContain("not a job file");
+  });
+
+  test("of a newer version is refused with both versions named", () => {
+    expect(firstTrouble({ ...head, version: 2 })).toBe(
+      "version: this file is of version 2, this program reads up to version 1; open it with a newer Octachord.",
+    );
+  });
+
+  test("that is not JSON says so", () => {
+    const read = readJobText("{ not json");
+    expect(read.ok ? "" : read.refusal[0]?.code).toBe("not-json");
+  });
+
+  test("over 10 MB is refused before it is read", () => {
+    const read = readJobText(`"${"x".repeat(MAX_JOB_BYTES)}"`);
+    expect(read.ok ? "" : read.refusal[0]?.code).toBe("too-large");
+  });
+
+  test("names the place and what was expected there", () => {
+    const tv = { archetype: "tv-earc", id: "tv" };
+    expect(firstTrouble({ ...head, devices: [tv, { archetype: "projector", id: "p", ports: { hdmi1: { returns: "sometimes" } } }] })).toBe(
+      'devices[1].ports[0].returns: expected one of "none", "arc", "earc".',
+    );
+    expect(firstTrouble({ ...head, visitOn: "tomorrow" })).toBe("visitOn: expected a date as YYYY-MM-DD.");
+    expect(firstTrouble({ ...head, colour: "blue" })).toBe("colour: expected no such field here.");
+  });
+
+  test("with an unknown socket at a cable's end is refused at that end", () => {
+    const devices = [
+      { archetype: "streamer-4k", id: "s" },
+      { archetype: "projector", id: "p" },
+    ];
+    const cable = {
+      id: "c",
+      from: { device: "s", port: "hdmi-out" },
+      to: { device: "p", port: "hdmi9" },
+      class: "high-speed",
+      lengthM: 1,
+      returnWires: null,
+    };
+    expect(firstTrouble({ ...head, devices, cables: [cable] })).toBe("cables[0].to.port: expected a socket of p; it has no “hdmi9”.");
+  });
+
+  test("with two cables in a socket names the second", () => {
+    const devices = [
+      { archetype: "streamer-4k", id: "s" },
+      { archetype: "console-mat", id: "k" },
+      { archetype: "projector", id: "p" },
+    ];
+    const to = { device: "p", port: "hdmi1" };
+    const cable = (id: string, device: string) => ({
+      id,
+      from: { device, port: "hdmi-out" },
+      to,
+      class: "high-speed",
+      lengthM: 1,
+      returnWires: "arc",
+    });
+    expect(firstTrouble({ ...head, devices, cables: [cable("one", "s"), cable("two", "k")] })).toContain("cables[1].to.port");
+  });
+
+  test("whose device uses one name twice is refused", () => {
+    expect(
+      firstTrouble({
+        ...head,
+        devices: [
+          { archetype: "projector", id: "p" },
+          { archetype: "projector", id: "p" },
+        ],
+      }),
+    ).toContain("devices[1].id");
+  });
+});
+
+describe("whatever is given to the importer", () => {
+  test("any text is read or refused, never a crash", () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 200 }), (text) => typeof readJobText(text).ok === "boolean"),
+      { numRuns: 300, seed: 1 },
+    );
+  });
+
+  test("any JSON is accepted or refused with a sentence", () => {
+    fc.assert(
+      fc.property(fc.jsonValue({ maxDepth: 5 }), (value) => {
+        const read = readJob({ ...head, devices: value, cables: value });
+        if (!read.ok) for (const trouble of read.refusal) expect(troubleSentence(trouble)).not.toBe("");
+      }),
+      { numRuns: 300, seed: 2 },
+    );
+  });
+
+  test("a demo file with any one part replaced is accepted or refused with a place in it", () => {
+    const whole: unknown = JSON.parse(JSON.stringify(demoJob("sail-loft")));
+    const paths = pathsOf(whole);
+    fc.assert(
+      fc.property(fc.constantFrom(...paths), fc.jsonValue({ maxDepth: 2 }), (path, value) => {
+        const read = readJob(replaced(whole, path, value));
+        if (!read.ok) for (const trouble of read.refusal) expect(troubleSentence(trouble).length).toBeGreaterThan(10);
+      }),
+      { numRuns: 500, seed: 3 },
+    );
+  });
+
+  test("a file cut off anywhere is refused, not half taken", () => {
+    const text = JSON.stringify(demoJob("flat-4b"));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: text.length - 1 }), (length) => !readJobText(text.slice(0, length)).ok),
+      { numRuns: 100, seed: 4 },
+    );
+  });
+});
+
+test("every migration has a fixture of its before and after", () => {
+  const fixtures: Readonly<Record<string, unknown>> = {};
+  for (const { name } of JOB_MIGRATIONS) expect(fixtures).toHaveProperty([name]);
+});
+
+type Path = readonly (string | number)[];
+
+function pathsOf(value: unknown, path: Path = []): Path[] {
+  if (typeof value !== "object" || value === null) return [path];
+  const children = Array.isArray(value) ? value.map((child, index) => [index, child] as const) : Object.entries(value);
+  return [...(path.length ? [path] : []), ...children.flatMap(([key, child]) => pathsOf(child, [...path, key]))];
+}
+
+function replaced(value: unknown, [head, ...rest]: Path, by: unknown): unknown {
+  if (head === undefined) return by;
+  if (Array.isArray(value)) return value.map((child: unknown, index) => (index === head ? replaced(child, rest, by) : child));
+  return { ...(value as object), [head]: replaced((value as Record<string, unknown>)[head], rest, by) };
+}

@@ -1,0 +1,60 @@
+import { describe, expect, test } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
+import { arrivalsOf } from "@/core/chain";
+import { applyCommand, type Command, type Job } from "@/core/job";
+import { liftingChanges, movedRows, possibleChanges } from "@/core/plan";
+import { changeWords } from "@/core/text";
+
+const made = (job: Job, command: Command): Job => {
+  const applied = applyCommand(job, command);
+  if (!applied.ok) throw new Error("refused");
+  return applied.value.job;
+};
+const loft = demoJob("sail-loft");
+const eArcOff = made(loft, { kind: "set-setting", device: "television", setting: "earc", state: "planned", value: "off" });
+
+describe("changes that lift", () => {
+  test("a room that is whole has none", () => expect(liftingChanges(loft)).toEqual([]));
+
+  test("eARC off is cured first by switching it on, which lifts both disc rows and lowers none", () => {
+    const [first] = liftingChanges(eArcOff);
+    expect(first).toMatchObject({ kind: "setting", command: { device: "television", setting: "earc", value: "on" }, lowers: [] });
+    expect(first?.lifts).toEqual(["disc-player/disc/film-truehd-atmos", "disc-player/disc/concert-dts-hd-ma"]);
+  });
+
+  test("a cable without return wires is cured by one that has them", () => {
+    const job = made(loft, { kind: "edit-cable", cable: "bar-tv", fields: { returnWires: "none" } });
+    const cable = liftingChanges(job).find(({ kind }) => kind === "cable");
+    expect(cable).toMatchObject({ command: { cable: "bar-tv", fields: { returnWires: "earc" } }, lowers: [] });
+  });
+
+  test("a bar in the wrong socket of the TV is cured by moving one plug", () => {
+    const wrong = {
+      ...loft,
+      cables: loft.cables.map((cable) => (cable.id === "bar-tv" ? { ...cable, to: { device: "television", port: "hdmi4" } } : cable)),
+    };
+    const [first] = liftingChanges(wrong);
+    expect(first?.kind).toBe("plug");
+    expect(changeWords(wrong, first ?? { command: { kind: "unplug", cable: "" } })).toBe("Move Bar to Television “HDMI 3 eARC”");
+  });
+
+  test("Flat 4B has none: no setting, plug or cable makes a return channel", () => expect(liftingChanges(demoJob("flat-4b"))).toEqual([]));
+
+  test("each one does what it says when it is made", () => {
+    for (const change of liftingChanges(eArcOff)) {
+      const after = arrivalsOf(made(eArcOff, change.command));
+      expect(after).toEqual(change.after);
+      expect(movedRows(arrivalsOf(eArcOff), after)).toEqual({ lifts: change.lifts, lowers: change.lowers });
+    }
+  });
+
+  test("those that lower nothing come before those that do", () => {
+    const lowers = liftingChanges(eArcOff).map((change) => change.lowers.length);
+    expect(lowers).toEqual([...lowers].sort((a, b) => a - b));
+  });
+});
+
+test("every setting that has another choice is among the possible changes", () => {
+  const settings = loft.devices.flatMap(({ settings: rows }) => rows).reduce((sum, { options }) => sum + options.length - 1, 0);
+  expect(possibleChanges(loft).filter(({ kind }) => kind === "setting")).toHaveLength(settings);
+});

@@ -1,0 +1,144 @@
+import { describe, expect, test } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
+import { arrivalsOf, type Reason } from "@/core/chain";
+import { applyCommand, type Refusal } from "@/core/job";
+import {
+  arrivalSentence,
+  cableName,
+  commandWords,
+  listed,
+  plural,
+  reasonRemedy,
+  reasonSentence,
+  refusalFlag,
+  refusalSentence,
+  settingSentence,
+  storyWords,
+  streamWords,
+  upperFirst,
+} from "@/core/text";
+
+const loft = demoJob("sail-loft");
+const tv = { device: "television", port: "hdmi3" } as const;
+
+describe("an apprentice reads", () => {
+  const cases: readonly (readonly [Reason, string])[] = [
+    [
+      {
+        code: "link-capacity",
+        link: "arc",
+        coding: "truehd",
+        need: 24.576,
+        have: 6.144,
+        unit: "Mb/s",
+        because: [{ code: "earc-off", device: "television" }],
+      },
+      "Dolby TrueHD fills 24.6\u2009Mb/s; the return channel (ARC) carries 6.1\u2009Mb/s. It is only ARC because eARC is off at Television.",
+    ],
+    [
+      { code: "format-setting", device: "television", setting: "digital-output", value: "pcm", coding: "eac3", need: "5.1", have: "2.0" },
+      "Television makes two channels of Dolby Digital Plus 5.1 while “Digital sound output” is set to PCM.",
+    ],
+    [{ code: "no-return-socket", ...tv }, "Television “HDMI 3 eARC” has no return channel, so no sound comes back out of it."],
+    [
+      { code: "return-off", device: "television", setting: "cec", because: [] },
+      "HDMI control (CEC) is off at Television, and ARC is started over CEC.",
+    ],
+    [
+      { code: "speakers-choice", device: "television", value: "own" },
+      "Television is set to play from its own speakers, so it sends nothing to the sound system.",
+    ],
+    [
+      { code: "not-listed", ...tv, coding: "eac3", objects: "atmos", need: "5.1", have: "5.1" },
+      "Television “HDMI 3 eARC” lists Dolby Digital Plus without objects in its EDID, so the player hides the version with them.",
+    ],
+    [
+      { code: "unknown-fact", unknown: { fact: "return-wires", cable: "bar-tv" } },
+      "It depends on which return wires the Ultra High Speed HDMI cable from Bar “HDMI OUT (TV eARC)” to Television “HDMI 3 eARC” has.",
+    ],
+  ];
+  test.each(cases)("%o", (reason, sentence) => expect(reasonSentence(loft, reason)).toBe(sentence));
+});
+
+test("where no change within the gear cures a reason, the remedy names what would", () => {
+  expect(reasonRemedy(loft, { code: "no-return-socket", ...tv })).toContain("another device");
+  expect(
+    reasonRemedy(loft, {
+      code: "format-setting",
+      device: "television",
+      setting: "digital-output",
+      value: "pcm",
+      coding: "eac3",
+      need: "5.1",
+      have: "2.0",
+    }),
+  ).toBeNull();
+});
+
+describe("a refusal", () => {
+  const cases: readonly (readonly [Refusal, string, string])[] = [
+    [
+      { code: "socket-taken", end: tv, by: "bar-tv" },
+      "taken",
+      "Television “HDMI 3 eARC” already holds the Ultra High Speed HDMI cable from Bar “HDMI OUT (TV eARC)” to Television “HDMI 3 eARC”.",
+    ],
+    [
+      { code: "plug-does-not-fit", plug: "optical", socket: "hdmi", end: tv },
+      "other plug",
+      "A plug for optical does not fit a socket for HDMI.",
+    ],
+    [{ code: "both-outputs", end: tv }, "output too", "Both sockets are outputs; a cable joins an output to an input."],
+    [
+      { code: "cable-loop", devices: ["bar", "television"] },
+      "runs in a circle",
+      "The signal would run in a circle through Bar and Television.",
+    ],
+  ];
+  test.each(cases)("%o", (refusal, flag, sentence) => {
+    expect(refusalFlag(refusal)).toBe(flag);
+    expect(refusalSentence(loft, refusal)).toBe(sentence);
+  });
+});
+
+describe("an edit has a name for undo", () => {
+  test("plugging names both ends", () => {
+    const cable = loft.cables.find(({ id }) => id === "streamer-tv");
+    expect(cable && commandWords(loft, { kind: "plug", cable, at: null })).toBe("plugged Streamer into Television “HDMI 1”");
+  });
+  test("a setting names its value", () =>
+    expect(
+      commandWords(loft, { kind: "set-setting", device: "television", setting: "digital-output", state: "planned", value: "pcm" }),
+    ).toBe("Digital sound output at Television: PCM"));
+  test("removing a device with its cables is one act", () =>
+    expect(
+      commandWords(loft, {
+        kind: "batch",
+        commands: [
+          { kind: "unplug", cable: "streamer-tv" },
+          { kind: "remove-device", device: "streamer" },
+        ],
+      }),
+    ).toBe("removed Streamer"));
+});
+
+test("a row is spoken as a sentence with its verdict, what arrives and why not more", () => {
+  const off = applyCommand(loft, { kind: "set-setting", device: "television", setting: "speakers", state: "planned", value: "own" });
+  if (!off.ok) throw new Error("refused");
+  const row = arrivalsOf(off.value.job).find(({ player }) => player === "streamer");
+  expect(row && arrivalSentence(off.value.job, row)).toBe(
+    "Streamer, film, Dolby Digital Plus 5.1 + objects. Silent: nothing reaches the sound system. Television is set to play from its own speakers, so it sends nothing to the sound system. Television plays 2.0 from its own speakers.",
+  );
+  const whole = arrivalsOf(loft).find(({ player }) => player === "console");
+  expect(whole && storyWords(whole)).toBe("Dolby MAT 7.1 + objects could play, and does.");
+});
+
+test("small words", () => {
+  expect(upperFirst("eARC at Television: off")).toBe("eARC at Television: off");
+  expect(upperFirst("plugged")).toBe("Plugged");
+  expect(listed(["a", "b", "c"])).toBe("a, b and c");
+  expect(plural(1, "row")).toBe("1 row");
+  expect(plural(2, "row")).toBe("2 rows");
+  expect(streamWords({ coding: "truehd", channels: "7.1", objects: "atmos" })).toBe("Dolby TrueHD 7.1 + objects");
+  expect(settingSentence("digital-output", "pcm")).toBe("Digital sound output is set to PCM");
+  expect(cableName(loft, "gone")).toBe("the cable gone");
+});
