@@ -93,12 +93,16 @@ function matchingPort(job: Job, device: Device, old: Port | undefined): Port | n
 
 const hasReturn = (port: Port): boolean => port.connector === "hdmi" && port.returns !== "none" && port.returns !== null;
 
-/** Every socket a held plug could be asked about, with the answer. */
-export function socketAnswers(job: Job, held: CableEnd): readonly { end: CableEnd; refusal: ReturnType<typeof whyNotPlug> }[] {
+/** Every socket a held plug could be asked about, with the answer; `ignoring` is a cable that is being moved. */
+export function socketAnswers(
+  job: Job,
+  held: CableEnd,
+  ignoring?: string,
+): readonly { end: CableEnd; refusal: ReturnType<typeof whyNotPlug> }[] {
   return job.devices.flatMap((device) =>
     device.ports
       .map((port) => ({ device: device.id, port: port.id }))
       .filter((end) => !sameEnd(end, held))
-      .map((end) => ({ end, refusal: whyNotPlug(job, held, end) })),
+      .map((end) => ({ end, refusal: whyNotPlug(job, held, end, ignoring) })),
   );
 }

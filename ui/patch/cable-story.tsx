@@ -3,7 +3,7 @@
 import { Button, Input, InputNumber, Select } from "antd";
 import { useState } from "react";
 import { CABLE_CLASSES, cableClassFact, type ReturnWires } from "@/core/facts";
-import { findPort, type Cable } from "@/core/job";
+import { findPort, moveCableEnd, sameEnd, socketAnswers, type Cable, type CableEnd } from "@/core/job";
 import { deviceName, socketName } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./patch.module.css";
@@ -27,11 +27,8 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
       <h3>
         {deviceName(job, cable.from.device)} to {deviceName(job, cable.to.device)}
       </h3>
-      <p className={styles.quiet}>
-        from {socketName(job, cable.from)}
-        <br />
-        to {socketName(job, cable.to)}
-      </p>
+      <EndField cable={cable} end="from" />
+      <EndField cable={cable} end="to" />
       <label>
         Class
         <Select
@@ -86,6 +83,33 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
         Pull it out
       </Button>
     </section>
+  );
+}
+
+/** Where one end is plugged, and the free sockets it could move to. */
+function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  const [here, other] = [cable[end], cable[end === "from" ? "to" : "from"]];
+  const direction = findPort(job, here)?.direction;
+  const free = socketAnswers(job, other, cable.id).filter(
+    ({ refusal, end: socket }) => refusal === null && !sameEnd(socket, here) && findPort(job, socket)?.direction === direction,
+  );
+  const value = (socket: CableEnd) => JSON.stringify(socket);
+  return (
+    <label>
+      {end === "from" ? "From" : "To"}
+      <Select
+        showSearch={{ optionFilterProp: "label" }}
+        value={value(here)}
+        options={[here, ...free.map((row) => row.end)].map((socket) => ({ value: value(socket), label: socketName(job, socket) }))}
+        onChange={(chosen: string) => {
+          const target = free.find((row) => value(row.end) === chosen)?.end;
+          if (target) edit(moveCableEnd(job, cable, end, target));
+        }}
+        aria-label={end === "from" ? "The socket it comes from" : "The socket it goes to"}
+      />
+    </label>
   );
 }
 

@@ -1,0 +1,72 @@
+import AxeBuilder from "@axe-core/playwright";
+import { mkdirSync, writeFileSync } from "node:fs";
+import { expect, test, type Page } from "@playwright/test";
+import { importDemo, socket } from "./support";
+
+async function expectNoSeriousIssue(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+  expect(
+    serious.map(({ id, nodes }) => [id, nodes.map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary ?? ""}`)]),
+  ).toEqual([]);
+}
+
+for (const theme of ["dim", "day"] as const) {
+  test(`axe finds nothing serious on any place, ${theme}`, async ({ page, context, request, baseURL }) => {
+    await context.addCookies([{ name: "octachord-theme", value: theme, url: baseURL ?? "" }]);
+    const flat = await importDemo(request, "flat-4b");
+    await page.goto("/");
+    await expectNoSeriousIssue(page);
+    for (const place of ["gear", "patch", "arrivals"]) {
+      await page.goto(`/jobs/${flat}/${place}`);
+      await expect(page.getByRole("main")).toBeVisible();
+      await page.waitForTimeout(400);
+      await expectNoSeriousIssue(page);
+    }
+    await page.goto(`/jobs/${flat}/patch`);
+    await socket(page, "television", "optical-out").click();
+    await page.keyboard.press("Escape");
+    await expectNoSeriousIssue(page);
+    await page.goto(`/jobs/${flat}/gear`);
+    await page.getByRole("button", { name: "Add a device" }).click();
+    await expect(page.getByRole("option").first()).toBeVisible();
+    await expectNoSeriousIssue(page);
+  });
+}
+
+test("the first load of compressed script is at most 350 kB on the docket and 450 kB inside a job", async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  const id = await importDemo(request, "sail-loft");
+  const figures: { page: string; kB: number }[] = [];
+  for (const path of ["/", `/jobs/${id}/gear`, `/jobs/${id}/patch`, `/jobs/${id}/arrivals`]) {
+    const context = await browser.newContext(baseURL ? { baseURL } : {});
+    const page = await context.newPage();
+    const session = await context.newCDPSession(page);
+    const scripts = new Set<string>();
+    let bytes = 0;
+    session.on("Network.responseReceived", (event) => event.type === "Script" && scripts.add(event.requestId));
+    session.on("Network.loadingFinished", (event) => (bytes += scripts.has(event.requestId) ? event.encodedDataLength : 0));
+    await session.send("Network.enable");
+    await page.goto(path, { waitUntil: "networkidle" });
+    figures.push({ page: path.replace(id, "…"), kB: Math.round(bytes / 1024) });
+    await context.close();
+  }
+  mkdirSync(".next", { recursive: true });
+  writeFileSync(".next/first-load.json", JSON.stringify(figures));
+  const [docket, ...inside] = figures;
+  expect(docket?.kB).toBeLessThanOrEqual(350);
+  for (const { kB } of inside) expect(kB).toBeLessThanOrEqual(450);
+});
+
+test("every place fits a narrow screen without a sideways scroll of the page", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.setViewportSize({ width: 834, height: 1112 });
+  for (const path of ["/", `/jobs/${id}/gear`, `/jobs/${id}/patch`, `/jobs/${id}/arrivals`]) {
+    await page.goto(path);
+    await expect(page.getByRole("main")).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  }
+});

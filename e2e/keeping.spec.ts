@@ -1,0 +1,80 @@
+import { expect, test } from "@playwright/test";
+import { choose, expectSaved, expectVerdicts, importDemo } from "./support";
+
+interface Envelope {
+  readonly revision: number;
+  readonly document: {
+    readonly devices: readonly {
+      readonly id: string;
+      readonly name: string;
+      readonly settings: readonly { readonly key: string; readonly planned: string | null }[];
+    }[];
+  };
+}
+
+test("two tabs of one job stay in step, and edits made in both at once both stand", async ({ context, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await one.goto(`/jobs/${id}/gear`);
+  await two.goto(`/jobs/${id}/arrivals`);
+  await expectVerdicts(two, ["full", "full", "full", "full", "full", "full"]);
+  await choose(one, "eARC at Television, as planned", "off");
+  await expectVerdicts(two, ["full", "reduced", "reduced", "full", "full", "full"]);
+
+  // The second tab is cut off while both edit; what it did is made again on top of the first one's work.
+  await two.goto(`/jobs/${id}/gear`);
+  await two.route("**/api/jobs/**", (route) => route.abort());
+  await choose(two, "HDMI control (CEC) at Console, as planned", "off");
+  await expect(two.getByText("not saved yet")).toBeVisible();
+  await one.getByRole("textbox", { name: "Name of the device" }).fill("Box under the stairs");
+  await one.getByRole("textbox", { name: "Name of the device" }).press("Enter");
+  await expectSaved(one);
+  await two.unroute("**/api/jobs/**");
+  await expectSaved(two);
+  await expect(two.getByText("Box under the stairs").first()).toBeVisible();
+
+  const { document } = (await (await request.get(`/api/jobs/${id}`)).json()) as Envelope;
+  const planned = (device: string, key: string) =>
+    document.devices.find((row) => row.id === device)?.settings.find((row) => row.key === key)?.planned;
+  expect(planned("television", "earc")).toBe("off");
+  expect(planned("console", "cec")).toBe("off");
+  expect(document.devices.find((row) => row.id === "streamer")?.name).toBe("Box under the stairs");
+});
+
+test("with the network away the page goes on working, and saves when it is back", async ({ page, context, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/gear`);
+  await context.setOffline(true);
+  await choose(page, "eARC at Television, as planned", "off");
+  await expect(page.getByText("eARC at Television: off")).toBeVisible();
+  await expect(page.getByText("not saved yet")).toBeVisible();
+  await context.setOffline(false);
+  await expectSaved(page);
+  const { revision } = (await (await request.get(`/api/jobs/${id}`)).json()) as Envelope;
+  expect(revision).toBe(2);
+});
+
+test.describe("a file that cannot be taken in", () => {
+  for (const [what, text, sentence] of [
+    ["wrong JSON", "{", /bad\.json was not taken in\. The file is not JSON/],
+    [
+      "a newer version",
+      '{"format":"octachord-job","version":2,"name":"x"}',
+      /this file is of version 2, this program reads up to version 1/,
+    ],
+    ["11 MB", `"${"x".repeat(11 * 1024 * 1024)}"`, /The file has 11\.0.MB/],
+    [
+      "an unknown socket",
+      '{"format":"octachord-job","version":1,"name":"x","devices":[{"archetype":"projector","id":"p","ports":{"hdmi7":{}}}]}',
+      /devices\[0\]\.ports\[2\]\.connector: expected/,
+    ],
+  ] as const) {
+    test(`${what}: is told in a sentence, and the docket stays as it was`, async ({ page }) => {
+      await page.goto("/");
+      const before = await page.getByRole("status").innerText();
+      await page.getByTestId("job-file").setInputFiles({ name: "bad.json", mimeType: "application/json", buffer: Buffer.from(text) });
+      await expect(page.getByText(sentence)).toBeVisible();
+      await expect(page.getByRole("status")).toHaveText(before);
+    });
+  }
+});

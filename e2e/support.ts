@@ -1,0 +1,32 @@
+import { readFileSync } from "node:fs";
+import { expect, type APIRequestContext, type Page } from "@playwright/test";
+
+export const demoFile = (name: string): string => `demo/jobs/${name}.octachord.json`;
+
+/** Takes a demo job in over HTTP and returns its id. */
+export async function importDemo(request: APIRequestContext, name: string): Promise<string> {
+  const response = await request.post("/api/jobs/import", {
+    data: readFileSync(demoFile(name)),
+    headers: { "Content-Type": "application/json" },
+  });
+  expect(response.status()).toBe(201);
+  return ((await response.json()) as { id: string }).id;
+}
+
+export const row = (page: Page, name: RegExp) => page.getByRole("button", { name });
+
+export async function expectVerdicts(page: Page, verdicts: readonly string[]): Promise<void> {
+  await expect
+    .poll(() => page.locator("[data-verdict]").evaluateAll((rows) => rows.map((one) => one.getAttribute("data-verdict"))))
+    .toEqual(verdicts);
+}
+
+export const expectSaved = (page: Page) => expect(page.getByRole("status").filter({ hasText: /^saved \d\d:\d\d$/ })).toBeVisible();
+
+/** Chooses an option of one of the application's select fields by mouse. */
+export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
+  await page.getByRole("combobox", { name: field }).click({ force: true });
+  await page.locator(".ant-select-dropdown:visible .ant-select-item-option").filter({ hasText: option }).first().click();
+}
+
+export const socket = (page: Page, device: string, port: string) => page.locator(`[data-socket="${device}/${port}"]`);

@@ -1,0 +1,41 @@
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { defineConfig } from "@playwright/test";
+
+const PORT = 4199;
+// The config is read by several processes; they must agree on one folder.
+process.env.OCTACHORD_E2E_DATA ??= mkdtempSync(join(tmpdir(), "octachord-e2e-"));
+
+export default defineConfig({
+  testDir: "e2e",
+  timeout: 60_000,
+  workers: 1,
+  retries: process.env.CI ? 1 : 0,
+  forbidOnly: Boolean(process.env.CI),
+  reporter: [["list"], ["json", { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? ".scratch/results/browser.json" }]],
+  outputDir: ".scratch/browser",
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { OCTACHORD_DATA: process.env.OCTACHORD_E2E_DATA },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});
