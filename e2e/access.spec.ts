@@ -25,11 +25,17 @@ for (const theme of ["dim", "day"] as const) {
     }
     await page.goto(`/jobs/${flat}/patch`);
     await socket(page, "television", "optical-out").click();
-    await page.keyboard.press("Escape");
+    await expect(page.getByRole("listbox", { name: "Sockets of this room" })).toBeVisible();
     await expectNoSeriousIssue(page);
     await page.goto(`/jobs/${flat}/gear`);
     await page.getByRole("button", { name: "Add a device" }).click();
-    await expect(page.getByRole("option").first()).toBeVisible();
+    await expect(page.getByRole("dialog").getByRole("option").first()).toBeVisible();
+    await expectNoSeriousIssue(page);
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("dialog")).toBeHidden();
+    await page.getByRole("combobox", { name: "HDMI control (CEC) at Streamer, as planned" }).click({ force: true });
+    await expect(page.locator('[role="listbox"][aria-label^="HDMI control (CEC) at Streamer"]')).toHaveCount(1);
+    await page.waitForTimeout(400);
     await expectNoSeriousIssue(page);
   });
 }

@@ -66,7 +66,7 @@ test("the docket finds, bins and puts back, and each job exports as the file it 
   await page.keyboard.press("/");
   await page.keyboard.type("halloran");
   await page.waitForURL(/q=halloran/);
-  await expect(page.getByRole("link", { name: /Attic Screen/ })).toHaveCount(1);
+  await expect(page.getByRole("link", { name: /^Attic Screen/ })).toHaveCount(1);
   const file: unknown = await (await request.get(`/api/jobs/${id}/export`)).json();
   const again = await request.post("/api/jobs/import", { data: file });
   expect(again.status()).toBe(201);
@@ -76,7 +76,7 @@ test("the docket finds, bins and puts back, and each job exports as the file it 
   await expect(page.getByText("Attic Screen lies in the bin.")).toBeVisible();
   await expect(page.getByText("No job answers to that")).toBeVisible();
   await page.getByRole("button", { name: "Put it back" }).click();
-  await expect(page.getByRole("link", { name: /Attic Screen/ })).toHaveCount(1);
+  await expect(page.getByRole("link", { name: /^Attic Screen/ })).toHaveCount(1);
 });
 
 test("the theme changes at once and is remembered", async ({ page }) => {

@@ -21,10 +21,14 @@ export function chosenSoundSystem(job: Job): Device | undefined {
 }
 
 /** An id that is not taken: `stem`, else `stem-2`, `stem-3` … */
-export function freeId(stem: string, taken: ReadonlySet<string>): string {
-  const base = stem.slice(0, 56);
+export const freeId = (stem: string, taken: ReadonlySet<string>): string => numbered(stem.slice(0, 56), "-", taken);
+
+/** A name that is not taken: "Television", else "Television 2" … */
+export const freeName = (name: string, taken: ReadonlySet<string>): string => numbered(name.slice(0, 290), " ", taken);
+
+function numbered(base: string, join: string, taken: ReadonlySet<string>): string {
   if (!taken.has(base)) return base;
   let n = 2;
-  while (taken.has(`${base}-${n}`)) n += 1;
-  return `${base}-${n}`;
+  while (taken.has(`${base}${join}${n}`)) n += 1;
+  return `${base}${join}${n}`;
 }

@@ -2,7 +2,7 @@ export { applyCommand, type Applied } from "./apply-command";
 export { breachesOf, type Breach } from "./breaches";
 export { Command, type SingleCommand } from "./command";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
-export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, sameEnd } from "./find";
+export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
 export { Cable, emptyJob, Job, JOB_FORMAT, JOB_VERSION, PHASES, type CableEnd, type Phase } from "./job";
 export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace, MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";

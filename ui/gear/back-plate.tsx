@@ -1,11 +1,10 @@
 "use client";
 
-import { Select } from "antd";
 import { optionLabel, settingFact } from "@/core/facts";
 import type { Device, Port, Setting } from "@/core/device";
 import { cableAt } from "@/core/job";
 import { deviceName, socketPrint } from "@/core/text";
-import { SocketShape } from "@/ui/kit";
+import { Choice, SocketShape } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./gear.module.css";
 import { socketMarks } from "./socket-marks";
@@ -60,9 +59,9 @@ function SettingLine({ device, setting }: { device: Device; setting: Setting }) 
   return (
     <li className={styles.setting}>
       <span title={`Look in: ${fact.lookIn}`}>{fact.name}</span>
-      <Select
+      <Choice
         size="small"
-        aria-label={`${fact.name} at ${device.name}, as planned`}
+        label={`${fact.name} at ${device.name}, as planned`}
         value={planned ?? "unknown"}
         onChange={(value) =>
           edit({

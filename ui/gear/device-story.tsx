@@ -1,6 +1,6 @@
 "use client";
 
-import { Button, Input, InputNumber, Select } from "antd";
+import { Button, Input, InputNumber } from "antd";
 import { useState } from "react";
 import { BED_IDS, optionLabel, settingFact } from "@/core/facts";
 import {
@@ -14,6 +14,7 @@ import {
 } from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
 import { descriptorWords, masterWords } from "@/core/text";
+import { Choice } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./device-story.module.css";
 
@@ -84,9 +85,9 @@ function SpeakersField({ device }: { device: Device }) {
     <section>
       <h3>Speakers</h3>
       <div className={styles.pair}>
-        <Select
+        <Choice
           size="small"
-          aria-label="Speaker bed"
+          label="Speaker bed"
           value={speakers.bed}
           options={BED_IDS.map((bed) => ({ value: bed, label: bed }))}
           onChange={(bed) => set(bed, speakers.heights)}
@@ -122,9 +123,9 @@ function ContentsField({ device, source }: { device: Device; source: Source }) {
   return (
     <section>
       <h3>Plays from {source.name}</h3>
-      <Select
+      <Choice
         mode="multiple"
-        aria-label={`What ${device.name} plays from ${source.name}`}
+        label={`What ${device.name} plays from ${source.name}`}
         className={styles.wide ?? ""}
         value={source.contents.map(({ id }) => id)}
         onChange={choose}

@@ -1,10 +1,11 @@
 "use client";
 
-import { Button, Input, InputNumber, Select } from "antd";
+import { Button, Input, InputNumber } from "antd";
 import { useState } from "react";
 import { CABLE_CLASSES, cableClassFact, type ReturnWires } from "@/core/facts";
 import { findPort, moveCableEnd, sameEnd, socketAnswers, type Cable, type CableEnd } from "@/core/job";
 import { deviceName, socketName } from "@/core/text";
+import { Choice } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./patch.module.css";
 
@@ -31,11 +32,11 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
       <EndField cable={cable} end="to" />
       <label>
         Class
-        <Select
+        <Choice
           value={cable.class}
           options={CABLE_CLASSES.filter((row) => row.connector === connector).map((row) => ({ value: row.id, label: row.name }))}
           onChange={(chosen) => set({ class: chosen, returnWires: cableClassFact(chosen).assures })}
-          aria-label="Class of the cable"
+          label="Class of the cable"
         />
       </label>
       <label>
@@ -53,24 +54,24 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
       {connector === "hdmi" ? (
         <label>
           Return wires
-          <Select
+          <Choice
             value={cable.returnWires ?? "unknown"}
             options={[...WIRES]}
             onChange={(value: ReturnWires | "unknown") => set({ returnWires: value === "unknown" ? null : value })}
-            aria-label="Return wires of the cable"
+            label="Return wires of the cable"
           />
         </label>
       ) : null}
       <label>
         Direction
-        <Select
+        <Choice
           value={cable.direction}
           options={[
             { value: "either", label: "works either way round" },
             { value: "one-way", label: "one way only" },
           ]}
           onChange={(direction) => set({ direction })}
-          aria-label="Direction of the cable"
+          label="Direction of the cable"
         />
       </label>
       <LabelField key={cable.id} cable={cable} onSet={(label) => set({ label })} />
@@ -99,7 +100,7 @@ function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
   return (
     <label>
       {end === "from" ? "From" : "To"}
-      <Select
+      <Choice
         showSearch={{ optionFilterProp: "label" }}
         value={value(here)}
         options={[here, ...free.map((row) => row.end)].map((socket) => ({ value: value(socket), label: socketName(job, socket) }))}
@@ -107,7 +108,7 @@ function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
           const target = free.find((row) => value(row.end) === chosen)?.end;
           if (target) edit(moveCableEnd(job, cable, end, target));
         }}
-        aria-label={end === "from" ? "The socket it comes from" : "The socket it goes to"}
+        label={end === "from" ? "The socket it comes from" : "The socket it goes to"}
       />
     </label>
   );

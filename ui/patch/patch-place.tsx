@@ -1,18 +1,18 @@
 "use client";
 
-import { Select } from "antd";
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { cableAt, joinSockets, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
 import { whyNotPlug } from "@/core/job";
+import { Choice } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { CableStory } from "./cable-story";
 import { PlugDesk } from "./plug-desk";
 import styles from "./patch.module.css";
 import { WiringMap } from "./wiring-map";
 
-type Choice =
+type Chosen =
   { readonly kind: "none" } | { readonly kind: "cable"; readonly cable: string } | { readonly kind: "socket"; readonly end: CableEnd };
 
 /** The wiring map: back plates in lanes, joined socket to socket; the chosen row's sound runs through it. */
@@ -20,7 +20,7 @@ export function PatchPlace() {
   const job = useJob((state) => state.job);
   const board = useJob((state) => state.board);
   const { edit, say } = useIntents();
-  const [choice, setChoice] = useState<Choice>({ kind: "none" });
+  const [choice, setChoice] = useState<Chosen>({ kind: "none" });
   const [wantedRow, setWantedRow] = useState<string | null>(null);
   const row = useMemo(
     () => board.find(({ id }) => id === wantedRow) ?? board.find(({ verdict }) => verdict !== "full") ?? board[0] ?? null,
@@ -51,14 +51,14 @@ export function PatchPlace() {
           {board.length ? (
             <label className={styles.rowChoice}>
               The cord on the map shows
-              <Select
+              <Choice
                 value={row?.id ?? null}
                 onChange={setWantedRow}
                 options={board.map((arrival) => ({
                   value: arrival.id,
                   label: `${deviceName(job, arrival.player)}, ${rowWords(arrival)}: ${VERDICT_WORDS[arrival.verdict].toLowerCase()}`,
                 }))}
-                aria-label="The row whose cord the map shows"
+                label="The row whose cord the map shows"
               />
             </label>
           ) : null}

@@ -1,8 +1,9 @@
 "use client";
 
-import { Button, Select } from "antd";
+import { Button } from "antd";
 import { socketAnswers, type CableEnd } from "@/core/job";
 import { refusalSentence, socketName } from "@/core/text";
+import { PickList } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./patch.module.css";
 
@@ -16,33 +17,26 @@ interface PlugDeskProps {
 export function PlugDesk({ end, onJoin, onCancel }: PlugDeskProps) {
   const job = useJob((state) => state.job);
   const answers = socketAnswers(job, end);
-  const option = ({ end: other, refusal }: (typeof answers)[number]) => ({
-    value: JSON.stringify(other),
-    label: socketName(job, other),
-    disabled: refusal !== null,
-    title: refusal ? refusalSentence(job, refusal) : "",
-    why: refusal ? refusalSentence(job, refusal) : "",
-  });
-  const fitting = answers.filter(({ refusal }) => refusal === null);
+  const rows = answers.map(({ end: other, refusal }, index) => ({
+    key: String(index),
+    name: socketName(job, other),
+    detail: refusal ? refusalSentence(job, refusal) : "",
+    refused: refusal !== null,
+  }));
+  const fits = rows.some(({ refused }) => !refused);
   return (
     <section className={styles.desk}>
       <h3>A cable from {socketName(job, end)}</h3>
-      <p>{fitting.length ? "Into which socket?" : "No other socket of this room can take it."}</p>
-      <Select
-        showSearch={{ optionFilterProp: "label" }}
-        autoFocus
-        defaultOpen
-        aria-label={`The other end of the cable from ${socketName(job, end)}`}
+      {fits ? null : <p>No other socket of this room can take it.</p>}
+      <PickList
+        key={`${end.device} ${end.port}`}
+        label={`The other end of the cable from ${socketName(job, end)}`}
+        listLabel="Sockets of this room"
         placeholder="Type a device or a print"
-        options={[...fitting, ...answers.filter(({ refusal }) => refusal !== null)].map(option)}
-        optionRender={({ data }) => (
-          <span className={styles.answer}>
-            {data.label}
-            {data.why ? <small>{data.why}</small> : null}
-          </span>
-        )}
-        onSelect={(value: string) => {
-          const chosen = answers.find(({ end: other }) => JSON.stringify(other) === value);
+        rows={[...rows].sort((a, b) => Number(a.refused) - Number(b.refused))}
+        nothing="No socket answers to that."
+        onPick={(key) => {
+          const chosen = answers[Number(key)];
           if (chosen) onJoin(chosen.end);
         }}
       />
