@@ -1,5 +1,5 @@
 export { openDatabase, type Database } from "./database";
-export { docketPage, type DocketLine, type DocketPage } from "./docket-service";
+export { docketPage, type DocketPage } from "./docket-service";
 export { healthOf, type Health } from "./health";
 export { findJob, type StoredJob } from "./job-repository";
 export { binJob, createEmptyJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";

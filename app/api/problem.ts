@@ -1,3 +1,6 @@
+import type { JobTrouble } from "@/core/job";
+import { troubleSentence } from "@/core/text";
+
 /** A problem as RFC 9457 describes it. `detail` is a sentence for a person. */
 export interface Problem {
   readonly status: number;
@@ -11,3 +14,9 @@ export const problem = (body: Problem): Response =>
 
 export const noSuchJob = (): Response =>
   problem({ status: 404, title: "No such job", detail: "This job is not in the docket; it may lie in the bin." });
+
+/** Why a document was not taken in: the first trouble as the sentence, all of them beside it. */
+export function troubledDocument(title: string, troubles: readonly JobTrouble[]): Response {
+  const sentences = troubles.map(troubleSentence);
+  return problem({ status: 422, title, detail: sentences[0] ?? "This is not a job document.", troubles: sentences });
+}

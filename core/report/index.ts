@@ -1,1 +1,2 @@
 export { arrivalsReport, type ArrivalsReport } from "./arrivals-report";
+export { docketLine, type DocketLine } from "./docket-line";

@@ -22,7 +22,9 @@ export function BestChange({ changes }: { changes: readonly WeighedChange[] | nu
             ? "Trying every one …"
             : best
               ? `${changeWords(job, best)}: lifts ${plural(best.lifts.length, "row")}, lowers none.`
-              : "None within this gear lifts a row without lowering another."}
+              : changes.length
+                ? "Each that lifts a row lowers another; the chosen row lists them."
+                : "None: no single setting, plug or cable of this gear lifts a row."}
         </span>
       </span>
       {best ? (

@@ -6,7 +6,7 @@ import { formatMilliseconds } from "@/core/units";
 import { CordView, cordOf, stopsOf, VerdictMark, type ScoreColumn } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
-import { STAFF_WIDTH } from "./score";
+import { STAFF_WIDTH } from "./staff";
 
 const HEIGHT = 72;
 

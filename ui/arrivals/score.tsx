@@ -1,21 +1,10 @@
 "use client";
 
-import { passedDevices, scoreColumns } from "@/ui/kit";
+import { LegendButton, passedDevices, scoreColumns } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { ScoreRow } from "./score-row";
-
-/** Width of the part where the strings run, in the score's own units. */
-export const STAFF_WIDTH = 460;
-const LEFT = 12;
-const END = 34;
-
-/** Where each bar line stands, and the far end after the last. */
-function staffXs(count: number): readonly number[] {
-  const last = STAFF_WIDTH - 60;
-  const step = count > 1 ? (last - LEFT) / (count - 1) : 0;
-  return [...Array.from({ length: count }, (_, index) => LEFT + index * step), last + END + 20];
-}
+import { STAFF_LEFT, STAFF_WIDTH, staffXs } from "./staff";
 
 export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: string) => void }) {
   const job = useJob((state) => state.job);
@@ -27,14 +16,14 @@ export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: str
   const before = new Map(effect?.before.map((arrival) => [arrival.id, arrival.verdict]));
   return (
     <div className={styles.score} data-score>
-      <div className={styles.headings} aria-hidden>
-        <span />
-        <svg viewBox={`0 0 ${STAFF_WIDTH} 40`} className={styles.staff}>
+      <div className={styles.headings}>
+        <LegendButton />
+        <svg viewBox={`0 0 ${STAFF_WIDTH} 40`} className={styles.staff} aria-hidden>
           {columns.map(({ key, heading }, index) => (
             <Heading key={key} x={xs[index] ?? 0} text={heading} isFirst={index === 0} />
           ))}
         </svg>
-        <span>what plays</span>
+        <span aria-hidden>what plays</span>
       </div>
       <ol className={styles.rows}>
         {board.map((arrival) => (
@@ -58,7 +47,7 @@ export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: str
 function Heading({ x, text, isFirst }: { x: number; text: string; isFirst: boolean }) {
   const short = text.length > 16 ? `${text.slice(0, 15)}…` : text;
   return (
-    <text x={x} y={24} textAnchor={isFirst ? "start" : "middle"} dx={isFirst ? -LEFT : 0}>
+    <text x={x} y={24} textAnchor={isFirst ? "start" : "middle"} dx={isFirst ? -STAFF_LEFT : 0}>
       <title>{text}</title>
       {short}
     </text>

@@ -4,24 +4,13 @@ import { Button } from "antd";
 import { Download, Trash2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import type { Arrival } from "@/core/chain";
-import { emptyJob, type Job, type Phase } from "@/core/job";
+import { emptyJob, type Job } from "@/core/job";
+import type { DocketLine } from "@/core/report";
 import { done, type Outcome } from "@/core/outcome";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 import { CordThumbnail, VerdictMark } from "@/ui/kit";
 import styles from "./docket.module.css";
 import { binJob } from "./requests";
-
-export interface DocketLine {
-  readonly id: string;
-  readonly name: string;
-  readonly customer: string;
-  readonly visitOn: string | null;
-  readonly phase: Phase;
-  readonly rows: number;
-  readonly whole: number;
-  readonly worst: { readonly arrival: Arrival; readonly job: Pick<Job, "devices" | "cables"> } | null;
-}
 
 /** A job as a line of the day book, with the cord of its worst arrival. */
 export function DocketLineRow({

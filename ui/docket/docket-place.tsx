@@ -6,11 +6,13 @@ import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useRef, useState, type DragEvent } from "react";
 import type { Phase } from "@/core/job";
+import type { DocketLine } from "@/core/report";
 import type { Outcome } from "@/core/outcome";
 import { plural } from "@/core/text";
+import { EmptyPlace } from "@/ui/kit";
 import { ThemeSwitch } from "@/ui/job";
 import styles from "./docket.module.css";
-import { DocketLineRow, type DocketLine } from "./docket-line";
+import { DocketLineRow } from "./docket-line";
 import { DocketSearch } from "./docket-search";
 import { NewJobDialog } from "./new-job-dialog";
 import { importJob, restoreJob } from "./requests";
@@ -161,18 +163,19 @@ function PageTurner({ docket, onTurn }: { docket: Docket; onTurn: (page: number)
 
 function EmptyDocket({ searched, onNew }: { searched: boolean; onNew: () => void }) {
   return (
-    <div className={styles.empty}>
-      <h2>{searched ? "No job answers to that" : "The first job stands here"}</h2>
-      <p>
-        {searched
+    <EmptyPlace
+      heading={searched ? "No job answers to that" : "The first job stands here"}
+      words={
+        searched
           ? "Search looks through names, customers, devices, wishes and notes."
-          : "Start a job, or drop a job file anywhere on this page."}
-      </p>
+          : "Start a job, or drop a job file anywhere on this page."
+      }
+    >
       {searched ? null : (
         <Button type="primary" onClick={onNew}>
           New job
         </Button>
       )}
-    </div>
+    </EmptyPlace>
   );
 }

@@ -3,6 +3,7 @@
 import { Button } from "antd";
 import { Plus } from "lucide-react";
 import { useState } from "react";
+import { EmptyPlace } from "@/ui/kit";
 import { EffectLine, Sheet, useJob } from "@/ui/job";
 import { AddDeviceDialog } from "./add-device-dialog";
 import { BackPlate } from "./back-plate";
@@ -39,11 +40,12 @@ export function GearPlace() {
     >
       <h2 className="for-ears-only">Gear</h2>
       {devices.length === 0 ? (
-        <div className={styles.empty}>
-          <h2>Nothing noted in this room yet</h2>
-          <p>Each device gets its back plate here: sockets with their print, what is in them, and its settings as sentences.</p>
+        <EmptyPlace
+          heading="Nothing noted in this room yet"
+          words="Each device gets its back plate here: sockets with their print, what is in them, and its settings as sentences."
+        >
           {add}
-        </div>
+        </EmptyPlace>
       ) : (
         LANES.map(({ role, heading }) => {
           const members = devices.filter((device) => device.role === role);

@@ -1,7 +1,8 @@
 export { Choice } from "./choice";
 export { CordView } from "./cord";
-export { CordLegend } from "./cord-legend";
+export { LegendButton } from "./legend-button";
 export { cordOf, type Cord, type CordStop } from "./cord-model";
+export { EmptyPlace } from "./empty-place";
 export { CordThumbnail } from "./cord-thumbnail";
 export { passedDevices, scoreColumns, stopsOf, type ScoreColumn } from "./score-columns";
 export { PickList, type PickRow } from "./pick-list";

@@ -12,3 +12,6 @@ interface MapState {
 
 export const MapContext = createContext<MapState>({ answers: null, asking: null, onPress: () => undefined });
 export const useMap = (): MapState => useContext(MapContext);
+
+/** How the answers are keyed by socket. */
+export const answerKey = (end: CableEnd): string => `${end.device} ${end.port}`;

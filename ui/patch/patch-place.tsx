@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import { cableAt, joinSockets, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
 import { whyNotPlug } from "@/core/job";
-import { Choice } from "@/ui/kit";
+import { Choice, EmptyPlace, LegendButton } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { CableStory } from "./cable-story";
 import { PlugDesk } from "./plug-desk";
@@ -62,6 +62,7 @@ export function PatchPlace() {
               />
             </label>
           ) : null}
+          {board.length ? <LegendButton /> : null}
           {choice.kind === "socket" ? (
             <PlugDesk end={choice.end} onJoin={(other) => join(choice.end, other)} onCancel={() => setChoice({ kind: "none" })} />
           ) : null}
@@ -96,10 +97,8 @@ export function PatchPlace() {
 function EmptyMap() {
   const id = useJob((state) => state.id);
   return (
-    <div className={styles.empty}>
-      <h2>No back plate to plug into yet</h2>
-      <p>Here every device stands with its sockets, and cables join them.</p>
+    <EmptyPlace heading="No back plate to plug into yet" words="Here every device stands with its sockets, and cables join them.">
       <Link href={`/jobs/${id}/gear`}>Take stock of the gear</Link>
-    </div>
+    </EmptyPlace>
   );
 }

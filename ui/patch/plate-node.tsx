@@ -7,9 +7,8 @@ import { deviceName, refusalFlag, refusalSentence } from "@/core/text";
 import { socketMarks } from "@/ui/gear";
 import { useJob } from "@/ui/job";
 import { PLATE, type PlacedPlate, type Side } from "./lanes";
-import { useMap } from "./map-context";
+import { answerKey, useMap } from "./map-context";
 import styles from "./patch.module.css";
-import { answerKey } from "./wiring-map";
 
 export type PlateNodeType = Node<{ plate: PlacedPlate }, "plate">;
 

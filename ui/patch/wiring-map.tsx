@@ -9,7 +9,7 @@ import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { CableEdge, type CableEdgeData } from "./cable-edge";
 import { passingHeight, placePlates } from "./lanes";
-import { MapContext } from "./map-context";
+import { answerKey, MapContext } from "./map-context";
 import styles from "./patch.module.css";
 import { PlateNode, type PlateNodeType } from "./plate-node";
 
@@ -25,8 +25,6 @@ interface WiringMapProps {
   readonly onJoin: (a: CableEnd, b: CableEnd) => void;
   readonly onChooseCable: (cable: string) => void;
 }
-
-export const answerKey = (end: CableEnd): string => `${end.device} ${end.port}`;
 
 export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCable }: WiringMapProps) {
   const job = useJob((state) => state.job);
@@ -52,7 +50,7 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
         connectable: true,
         style: { pointerEvents: "all" },
       })),
-    [job],
+    [plates],
   );
   const edges = useMemo(
     () =>

@@ -17,6 +17,7 @@ export function antdTheme(name: ThemeName): ThemeConfig {
       colorTextSecondary: colours.quiet,
       colorTextTertiary: colours.quiet,
       colorTextQuaternary: colours.quiet,
+      colorTextDisabled: colours.edge,
       colorTextDescription: colours.quiet,
       colorTextPlaceholder: colours.quiet,
       colorBgBase: colours.ground,

@@ -1,8 +1,8 @@
-import { refusalSentence, troubleSentence } from "@/core/text";
+import { refusalSentence } from "@/core/text";
 import { unreachable } from "@/core/outcome";
 import { binJob, database, findJob, saveJob, SaveRequest, type SaveRefusal, type StoredJob } from "@/server";
 import { answer, bodyAs } from "../../answer";
-import { noSuchJob, problem } from "../../problem";
+import { noSuchJob, problem, troubledDocument } from "../../problem";
 
 type Params = { id: string };
 const envelope = ({ id, revision, updatedAt, job }: StoredJob) => ({ id, revision, updatedAt, document: job });
@@ -36,15 +36,8 @@ function refusal(why: SaveRefusal): Response {
       });
     case "edit-refused":
       return problem({ status: 422, title: "Not possible", detail: refusalSentence(why.job, why.refusal), refusal: why.refusal });
-    case "document-refused": {
-      const [first] = why.troubles;
-      return problem({
-        status: 422,
-        title: "Not a job document",
-        detail: first ? troubleSentence(first) : "This is not a job document.",
-        troubles: why.troubles.map(troubleSentence),
-      });
-    }
+    case "document-refused":
+      return troubledDocument("Not a job document", why.troubles);
     default:
       return unreachable(why);
   }
