@@ -1,4 +1,5 @@
 export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
+export { passesWords } from "./device-words";
 export { changeWords } from "./change-words";
 export { commandWords } from "./command-words";
 export { cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";

@@ -7,6 +7,7 @@ import {
   cableName,
   commandWords,
   listed,
+  passesWords,
   plural,
   reasonRemedy,
   reasonSentence,
@@ -130,6 +131,16 @@ test("a row is spoken as a sentence with its verdict, what arrives and why not m
   );
   const whole = arrivalsOf(loft).find(({ player }) => player === "console");
   expect(whole && storyWords(whole)).toBe("Dolby MAT 7.1 + objects could play, and does.");
+});
+
+test("what a device hands on is told route by route", () => {
+  const tv = loft.devices.find(({ id }) => id === "television");
+  expect(tv && passesWords(tv)[0]).toBe(
+    "From its own app and its tuner to HDMI 3 eARC: Dolby Digital up to 5.1, Dolby Digital Plus up to 5.1 with objects, LPCM up to 2.0.",
+  );
+  expect(
+    tv && passesWords({ ...tv, routes: tv.routes.map((route) => (route.kind === "sound" ? { ...route, passes: null } : route)) })[0],
+  ).toContain("not known");
 });
 
 test("small words", () => {

@@ -13,7 +13,7 @@ import {
   type Source,
 } from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
-import { descriptorWords, masterWords } from "@/core/text";
+import { descriptorWords, masterWords, passesWords } from "@/core/text";
 import { Choice } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./device-story.module.css";
@@ -44,6 +44,7 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
         <h3>Decodes</h3>
         <p>{device.decodes === null ? "Not known." : device.decodes.map(descriptorWords).join(", ") || "Nothing."}</p>
       </section>
+      <PassesList device={device} />
       <SettingsTable device={device} />
       <div className={styles.acts}>
         <Button size="small" onClick={onReplace}>
@@ -131,6 +132,20 @@ function ContentsField({ device, source }: { device: Device; source: Source }) {
         onChange={choose}
         options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
       />
+    </section>
+  );
+}
+
+/** What it hands on from where to where, in words. */
+function PassesList({ device }: { device: Device }) {
+  const lines = passesWords(device);
+  if (lines.length === 0) return null;
+  return (
+    <section>
+      <h3>Hands on</h3>
+      {lines.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
     </section>
   );
 }

@@ -1,6 +1,5 @@
 "use client";
 
-import { Input, Modal } from "antd";
 import { Keyboard, Moon, Sun } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
@@ -8,6 +7,7 @@ import { useState, type ReactNode } from "react";
 import { useThemeChoice } from "@/ui/theme";
 import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
+import { JobName } from "./job-name";
 import { PLACES } from "./places";
 import { SaveStateMark } from "./save-state-mark";
 import { ShortcutSheet } from "./shortcut-sheet";
@@ -49,39 +49,6 @@ export function JobFrame({ children }: { children: ReactNode }) {
       <Notice />
       {children}
       <ShortcutSheet open={sheetOpen} onClose={() => setSheetOpen(false)} />
-    </div>
-  );
-}
-
-function JobName() {
-  const name = useJob((state) => state.job.name);
-  const { edit } = useIntents();
-  const [draft, setDraft] = useState<string | null>(null);
-  const rename = () => {
-    if (draft !== null && draft.trim() !== "" && draft !== name) edit({ kind: "edit-job", fields: { name: draft } });
-    setDraft(null);
-  };
-  return (
-    <div className={styles.name}>
-      <Link href="/" className={styles.docketLink}>
-        Docket
-      </Link>
-      <span aria-hidden className={styles.slash}>
-        /
-      </span>
-      <button type="button" className={styles.jobName} title={`${name} (rename)`} onClick={() => setDraft(name)}>
-        <h1>{name}</h1>
-      </button>
-      <Modal title="Rename this job" open={draft !== null} onOk={rename} okText="Rename" onCancel={() => setDraft(null)} destroyOnHidden>
-        <Input
-          aria-label="Job name"
-          value={draft ?? ""}
-          maxLength={300}
-          autoFocus
-          onChange={(event) => setDraft(event.target.value)}
-          onPressEnter={rename}
-        />
-      </Modal>
     </div>
   );
 }

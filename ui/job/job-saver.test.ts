@@ -1,0 +1,135 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
+import { applyCommand, type Command, type Job } from "@/core/job";
+import { startSaving } from "./job-saver";
+import { createJobStore, edit, type JobStore } from "./job-store";
+
+interface Sent {
+  readonly revision: number;
+  readonly saveId: string;
+  readonly commands: readonly Command[];
+}
+type Reply = (sent: Sent) => Response | Promise<Response>;
+
+const loft = demoJob("sail-loft");
+const name = (text: string): Command => ({ kind: "edit-job", fields: { name: text } });
+const made = (job: Job, command: Command): Job => {
+  const applied = applyCommand(job, command);
+  if (!applied.ok) throw new Error("refused");
+  return applied.value.job;
+};
+const taken: Reply = ({ revision }) => Response.json({ id: "one", revision: revision + 1, updatedAt: "2026-11-24T10:00:01Z" });
+const away: Reply = () => Promise.reject(new TypeError("network"));
+
+let sent: Sent[];
+let replies: Reply[];
+let store: JobStore;
+let stop: () => void;
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  vi.stubGlobal("window", new EventTarget());
+  sent = [];
+  replies = [];
+  vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => {
+    // The look at the server on opening finds the job as it is.
+    if (init?.method !== "PUT") return Promise.resolve(Response.json({ revision: 1, updatedAt: "2026-11-24T10:00:00Z", document: loft }));
+    const body = JSON.parse(String(init.body)) as Sent;
+    sent.push(body);
+    return Promise.resolve((replies.shift() ?? taken)(body));
+  });
+  store = createJobStore({ id: "one", job: loft, revision: 1, updatedAt: "2026-11-24T10:00:00Z" });
+  stop = startSaving(store);
+});
+afterEach(() => {
+  stop();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+const wait = (ms: number) => vi.advanceTimersByTimeAsync(ms);
+
+describe("saving by itself", () => {
+  test("gathers quick edits into one save and then says it is saved", async () => {
+    edit(store, name("A"));
+    edit(store, name("B"));
+    await wait(300);
+    expect(sent.map(({ revision, commands }) => [revision, commands])).toEqual([[1, [name("A"), name("B")]]]);
+    expect(store.getState()).toMatchObject({ revision: 2, unsaved: [], save: { kind: "saved", at: "2026-11-24T10:00:01Z" } });
+  });
+
+  test("sends what was edited during a save in the next one, on the new revision", async () => {
+    let answer: (response: Response) => void = () => undefined;
+    replies.push(() => new Promise((resolve) => (answer = resolve)));
+    edit(store, name("A"));
+    await wait(300);
+    edit(store, name("B"));
+    await wait(300);
+    expect(sent).toHaveLength(1);
+    answer(Response.json({ revision: 2, updatedAt: "2026-11-24T10:00:01Z" }));
+    await wait(300);
+    expect(sent.map(({ revision, commands }) => [revision, commands.length])).toEqual([
+      [1, 1],
+      [2, 1],
+    ]);
+    expect(store.getState().unsaved).toEqual([]);
+  });
+});
+
+describe("while the server does not answer", () => {
+  test("edits wait, and are saved when it does", async () => {
+    replies.push(away, away);
+    edit(store, name("A"));
+    await wait(300);
+    expect(store.getState().save).toMatchObject({ kind: "waiting" });
+    expect(store.getState().unsaved).toHaveLength(1);
+    await wait(7000);
+    expect(store.getState()).toMatchObject({ unsaved: [], save: { kind: "saved" } });
+  });
+
+  test("a save whose answer was lost is sent again under the same name, so that it is not done twice", async () => {
+    replies.push(away);
+    edit(store, name("A"));
+    await wait(300);
+    edit(store, name("B"));
+    await wait(4000);
+    const [first, second] = sent;
+    expect(second?.saveId).toBe(first?.saveId);
+    expect(second?.commands).toEqual(first?.commands);
+    expect(sent.at(-1)?.commands).toEqual([name("B")]);
+    expect(store.getState().unsaved).toEqual([]);
+  });
+
+  test("the way back of the network is taken at once", async () => {
+    replies.push(away);
+    edit(store, name("A"));
+    await wait(300);
+    window.dispatchEvent(new Event("online"));
+    await wait(50);
+    expect(store.getState().save.kind).toBe("saved");
+  });
+});
+
+describe("when another window was faster", () => {
+  test("edits are made again on its work and saved on its revision", async () => {
+    const theirs = made(loft, { kind: "rename-device", device: "bar", name: "Long bar" });
+    replies.push(() =>
+      Response.json(
+        { status: 409, current: { id: "one", revision: 5, updatedAt: "2026-11-24T10:00:01Z", document: theirs } },
+        { status: 409 },
+      ),
+    );
+    edit(store, name("Mine"));
+    await wait(600);
+    expect(sent.map(({ revision }) => revision)).toEqual([1, 5]);
+    expect(store.getState()).toMatchObject({ revision: 6, unsaved: [], job: { name: "Mine" } });
+    expect(store.getState().job.devices.find(({ id }) => id === "bar")?.name).toBe("Long bar");
+  });
+});
+
+test("a refusal of the server is told and not tried for ever", async () => {
+  replies.push(() => Response.json({ status: 422, detail: "There is no cable “x” in this job." }, { status: 422 }));
+  edit(store, name("A"));
+  await wait(10_000);
+  expect(sent).toHaveLength(1);
+  expect(store.getState().save).toEqual({ kind: "waiting", why: "There is no cable “x” in this job." });
+});
