@@ -4,9 +4,11 @@ import type { Job } from "@/core/job";
 import { liftingChanges } from "@/core/plan";
 import { arrivalsReport } from "@/core/report";
 import {
+  cautionSentence,
   changeWords,
   deviceName,
   masterWords,
+  pictureLossSentence,
   pictureWords,
   playedWords,
   reasonSentence,
@@ -40,8 +42,13 @@ export async function arrivalsCommand(file: string, options: { json?: boolean; a
 function rowText(job: Job, arrival: Arrival): string {
   const head = `${deviceName(job, arrival.player)}, ${rowWords(arrival)} (${masterWords(arrival)}): ${VERDICT_WORDS[arrival.verdict]}; ${playedWords(arrival.plays, arrival.arrives)}`;
   const delay = arrival.delayMs === null ? "" : `, ${arrival.delayMs} ms`;
-  const lines = arrival.losses.filter(({ scope }) => scope === "path").map(({ reason }) => `    ${reasonSentence(job, reason)}`);
-  const picture = arrival.picture ? [`    Picture: ${pictureWords(arrival.picture)}.`] : [];
+  const told = arrival.losses.filter(({ reason, scope }) => scope === "path" || reason.code === "decode-mode");
+  const lines = told.map(({ reason }) => `    ${reasonSentence(job, reason)}`);
+  const picture = [
+    ...(arrival.picture ? [`    Picture: ${pictureWords(arrival.picture)}.`] : []),
+    ...arrival.pictureLosses.map((loss) => `    Picture: ${pictureLossSentence(job, loss)}`),
+  ];
+  const cautions = arrival.cautions.map((caution) => `    Mind: ${cautionSentence(job, caution)}`);
   const screen = arrival.screenSpeakers ? [`    ${screenSpeakersSentence(job, arrival)}`] : [];
-  return [`${head}${delay}.`, ...lines, ...screen, ...picture].join("\n");
+  return [`${head}${delay}.`, ...lines, ...screen, ...picture, ...cautions].join("\n");
 }

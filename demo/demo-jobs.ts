@@ -3,19 +3,22 @@ import { fileURLToPath } from "node:url";
 import { readJobText, type Job } from "@/core/job";
 import { troubleSentence } from "@/core/text";
 
-const folder = fileURLToPath(new URL("jobs/", import.meta.url));
+/** `jobs`: the made-up rooms that the demo opens with; `systems`: one small system for each rule of the trade, with a known answer. */
+type Shelf = "jobs" | "systems";
+
+const folderOf = (shelf: Shelf) => fileURLToPath(new URL(`${shelf}/`, import.meta.url));
 const ENDING = ".octachord.json";
 
 /** The names of the demo jobs, as their files are called. */
-export const demoJobNames = (): readonly string[] =>
-  readdirSync(folder)
+export const demoJobNames = (shelf: Shelf = "jobs"): readonly string[] =>
+  readdirSync(folderOf(shelf))
     .filter((file) => file.endsWith(ENDING))
     .map((file) => file.slice(0, -ENDING.length))
     .sort();
 
 /** One demo job from its file; a file that does not read is a mistake of ours and throws. */
-export function demoJob(name: string): Job {
-  const read = readJobText(readFileSync(`${folder}${name}${ENDING}`, "utf8"));
+export function demoJob(name: string, shelf: Shelf = "jobs"): Job {
+  const read = readJobText(readFileSync(`${folderOf(shelf)}${name}${ENDING}`, "utf8"));
   if (!read.ok) throw new Error(`${name}: ${read.refusal.map(troubleSentence).join(" ")}`);
   return read.value;
 }

@@ -4,7 +4,9 @@ import type { Picture, PictureLoss } from "@/core/picture";
 import type { Milliseconds } from "@/core/units";
 import type { Hop } from "./follow";
 import type { Played } from "./play";
+import type { Caution } from "./cautions";
 import type { Loss } from "./reason";
+import type { Volume } from "./volume";
 import type { Stream } from "./stream";
 
 export type Verdict = "full" | "reduced" | "silent" | "no-picture" | "unknown";
@@ -20,6 +22,8 @@ export interface Arrival {
   readonly content: Content;
   readonly system: string | null;
   readonly screen: string | null;
+  /** The name of that screen where this content reaches several, each with a row of its own. */
+  readonly shownOn: string | null;
   readonly verdict: Verdict;
   readonly leaves: Stream | null;
   readonly arrives: Stream | null;
@@ -28,6 +32,9 @@ export interface Arrival {
   readonly hops: readonly Hop[];
   /** The losses of the way first, in the order of the best form refused; ceilings after them. */
   readonly losses: readonly Loss[];
+  readonly cautions: readonly Caution[];
+  /** What moves the loudness; null where nothing arrives. */
+  readonly volume: Volume | null;
   readonly delayMs: Milliseconds | null;
   /** Sound delay minus picture delay: positive means sound late. */
   readonly lipSyncMs: Milliseconds | null;

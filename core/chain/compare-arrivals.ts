@@ -12,8 +12,10 @@ export function compareArrivals(a: Arrival, b: Arrival): number {
     [Number(a.arrives?.lossless ?? false), Number(b.arrives?.lossless ?? false)],
     [b.arrives?.generations ?? 0, a.arrives?.generations ?? 0],
   ] as const;
-  // Above "full" there is nothing to gain: more channels than the system plays are no lift.
-  if (a.verdict === "full" && b.verdict === "full") return 0;
+  // Above "full" there is nothing to gain but what the system's own sound mode keeps from its speakers.
+  if (a.verdict === "full" && b.verdict === "full") return Number(isHeld(b)) - Number(isHeld(a));
   for (const [left, right] of pairs) if (left !== right) return left - right;
   return 0;
 }
+
+const isHeld = ({ losses }: Arrival): boolean => losses.some(({ reason }) => reason.code === "decode-mode");

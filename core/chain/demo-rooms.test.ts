@@ -119,8 +119,11 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
     expect(row(job, ...CONSOLE).verdict).toBe("full");
   });
 
-  test("CEC off at the TV changes nothing with eARC", () => {
-    expect(arrivalsOf(made(loft, set("television", "cec", "off")))).toEqual(arrivalsOf(loft));
+  test("CEC off at the TV changes nothing of the sound with eARC; only the TV's remote no longer moves the bar", () => {
+    const board = arrivalsOf(made(loft, set("television", "cec", "off")));
+    expect(board.map((one) => ({ ...one, volume: null }))).toEqual(arrivalsOf(loft).map((one) => ({ ...one, volume: null })));
+    expect(row(loft, ...STREAMER).volume).toEqual({ by: "screen-remote", device: "bar" });
+    expect(board.find(({ player }) => player === "streamer")?.volume).toEqual({ by: "own-remote", device: "bar" });
   });
 
   test("CEC off at either end silences ARC, because ARC is started over CEC", () => {

@@ -1,9 +1,11 @@
-import type { LinkKind } from "@/core/facts";
+import { BLUETOOTH_DELAY, connectorFact, type LinkKind } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
+import type { CableEnd } from "@/core/job";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
+import { gateOf } from "./conditions";
 import { handOn } from "./hand-on";
-import { whyNotCarry } from "./link";
-import { listingAt } from "./listing";
+import { needsDecoding, turnedBy, whyNotCarry } from "./link";
+import { listingAt, type Listing } from "./listing";
 import { playOn, whyNotPlay, type Played } from "./play";
 import type { Loss, Reason, UnknownFact } from "./reason";
 import { returnChannel } from "./return-channel";
@@ -74,8 +76,11 @@ export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed 
   return { way, hops, leaves: hops[0]?.out ?? null, arrives: plays ? current : null, plays, blocks, unknown, delayMs };
 }
 
-const sameReason = (a: Reason, b: Reason): boolean =>
-  a.code === "no-return-socket" && b.code === a.code && a.device === b.device && a.port === b.port;
+/** The same obstacle met twice: a missing return socket inside the screen and on its cable, one switch that shuts a box both ways. */
+function sameReason(a: Reason, b: Reason): boolean {
+  if (a.code === "no-return-socket" && b.code === a.code) return a.device === b.device && a.port === b.port;
+  return a.code === "setting-shuts" && b.code === a.code && a.device === b.device && a.setting === b.setting;
+}
 
 const placeOf = (step: Step): Pick<Hop, "device" | "port" | "cable"> =>
   step.kind === "link"
@@ -100,56 +105,68 @@ const routeDelay = (route: SoundRoute) => (route.delayMs === null ? null : milli
 
 function alongLink(rig: Rig, step: Extract<Step, { kind: "link" }>, input: Stream | null): Progress {
   if (step.transport === "forward") {
-    const link = rig.port(step.from)?.connector === "optical" ? "optical" : "hdmi";
-    return carried(input, link, input ? whyNotCarry(input, link, []) : null);
+    const link = forwardLink(rig, step.from);
+    return carried(input, link, input ? whyNotCarry(input, link, []) : null, linkDelay(rig, step));
   }
   const channel = returnChannel(rig, step.cable);
   if (channel.kind === "closed") return { ...stopped(channel.reasons), link: "arc" };
   if (channel.kind === "unknown") return { ...doubtful(channel.facts), link: "arc" };
-  return carried(input, channel.link, input ? whyNotCarry(input, channel.link, channel.because) : null);
+  return carried(input, channel.link, input ? whyNotCarry(input, channel.link, channel.because) : null, milliseconds(0));
 }
 
-const carried = (input: Stream | null, link: LinkKind, reason: Reason | null): Progress =>
-  reason ? { ...stopped([reason]), link } : { ...nothing, out: input, link };
+/** The link that a socket's plug leads sound onto. Sockets without one have no sound route, so none is ever asked for. */
+export const forwardLink = (rig: Rig, from: CableEnd): LinkKind => {
+  const port = rig.port(from);
+  return (port && connectorFact(port.connector).link) ?? "hdmi";
+};
 
-/** Whether the gate of a route is open, shut by a setting, or unknown. */
-export function gateOf(rig: Rig, device: Device, route: SoundRoute): { reason: Reason | null; fact: UnknownFact | null } {
-  if (!route.opens) return { reason: null, fact: null };
-  const value = rig.setting(device, route.opens.setting);
-  if (value === null) return { reason: null, fact: { fact: "setting", device: device.id, setting: route.opens.setting } };
-  const shut = value !== undefined && value !== route.opens.value;
-  return { reason: shut ? { code: "speakers-choice", device: device.id, value } : null, fact: null };
+/** Bluetooth alone takes time on the way; a low delay needs the codec at both ends, and where nobody knows of one the usual is reckoned. */
+function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Milliseconds {
+  const ends = [rig.port(step.from), rig.port(step.to)];
+  if (!ends.some((port) => port?.connector === "bluetooth")) return milliseconds(0);
+  return ends.every((port) => port?.connector === "bluetooth" && port.lowDelay === true) ? BLUETOOTH_DELAY.low : BLUETOOTH_DELAY.usual;
 }
+
+const carried = (input: Stream | null, link: LinkKind, reason: Reason | null, delayMs: Milliseconds): Progress =>
+  reason ? { ...stopped([reason]), link } : { ...nothing, out: input && turnedBy(link, input), link, delayMs };
 
 function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs: readonly Stream[]): Progress {
   const { device, route } = step;
-  const gate = gateOf(rig, device, route);
+  const gate = gateOf(rig, device, route.opens);
   if (gate.reason) return stopped([gate.reason]);
   const format = route.format ? rig.setting(device, route.format) : undefined;
   const listing = listingAt(rig, { device: device.id, port: step.to });
   const facts: UnknownFact[] = [];
   if (gate.fact) facts.push(gate.fact);
   if (route.format && format === null) facts.push({ fact: "setting", device: device.id, setting: route.format });
-  if (listing.unknown) facts.push(listing.unknown);
+  if (listing.unknown && !route.blind) facts.push(listing.unknown);
   if (inputs.length === 0) return facts.length ? doubtful(facts) : { ...nothing, delayMs: routeDelay(route) };
   if (route.passes === null && inputs.some((input) => input.coding !== "lpcm"))
     facts.push({ fact: "passes", device: device.id, port: step.from });
   if (facts.length) return doubtful(facts);
   const out = handOn({ device, route, listing, format: format ?? undefined }, inputs);
   if (out) return { ...nothing, out, delayMs: routeDelay(route) };
-  const exit = { device: device.id, port: step.to };
-  // A closed return offers nothing to hand sound to; the link itself says why, so no second reason is given here.
-  if (listing.sounds.size === 0 && rig.port(exit)?.direction === "in") return nothing;
-  const first = inputs[0];
-  if (!first) return nothing;
+  const reason = inputs[0] ? whyNothing(rig, step, inputs[0], listing) : null;
+  return reason ? stopped([reason]) : nothing;
+}
+
+/** Why a device hands nothing on of what it has; null where the link after it says so itself. */
+function whyNothing(rig: Rig, { device, route, to }: Extract<Step, { kind: "inside" }>, first: Stream, listing: Listing): Reason | null {
+  const exit = { device: device.id, port: to };
+  const coding = { device: device.id, coding: first.coding };
+  if (route.blind && first.coding === "lpcm") return { code: "passes-fewer", device: device.id, need: first.channels, have: route.lpcm };
+  // A converter without a decoder makes silence or noise of a burst.
+  if (needsDecoding(first.coding, forwardLink(rig, exit))) return { code: "cannot-decode", ...coding };
+  if (route.blind) return { code: "does-not-pass", ...coding, objects: "none" };
+  if (listing.sounds.size === 0 && rig.port(exit)?.direction === "in") return null;
   const far = rig.cableAt(exit)?.to;
   return listing.sounds.size === 0 && far
-    ? stopped([{ code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null }])
-    : stopped([{ code: "does-not-pass", device: device.id, coding: first.coding, objects: "none" }]);
+    ? { code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null }
+    : { code: "does-not-pass", ...coding, objects: "none" };
 }
 
 function toSpeakers(rig: Rig, device: Device, route: SoundRoute, inputs: readonly Stream[]): Progress {
-  const gate = gateOf(rig, device, route);
+  const gate = gateOf(rig, device, route.opens);
   if (gate.reason) return stopped([gate.reason]);
   const input = inputs[0];
   const facts: UnknownFact[] = gate.fact ? [gate.fact] : [];

@@ -59,10 +59,10 @@ describe("a disc player set by hand", () => {
       lineage: "decoded",
     });
   });
-  test("to bitstream never decodes surround: it takes the listed relative, else stereo", () => {
+  test("to bitstream never decodes surround: it takes the listed relative, else sends its AC-3 track unlisted", () => {
     const bitstream = (...list: readonly string[]) => words(handOn({ ...DISC, listing: listing(...list), format: "bitstream" }, FILM));
     expect(bitstream("lpcm 7.1", "ac3 5.1")).toBe("ac3 5.1");
-    expect(bitstream("lpcm 7.1")).toBe("lpcm 2.0");
+    expect(bitstream("lpcm 7.1")).toBe("ac3 5.1");
   });
 });
 

@@ -18,13 +18,35 @@ export interface Desk {
  * Source: the `auto` order is native if listed, decoded LPCM if 5.1 or more is listed, a listed lossy relative, LPCM 2.0.
  */
 export function handOn(desk: Desk, inputs: readonly Stream[]): Stream | null {
+  const sent = desk.route.blind ? untouched(desk, inputs[0]) : formatted(desk, inputs);
+  if (!sent || desk.route.renders === null) return sent;
+  return { ...sent, channels: smallerBed(sent.channels, "2.0"), objects: "none", lineage: "binaural" };
+}
+
+/** What a box without a mind of its own hands on: all that its wires and chips pass, whatever the far end lists. */
+function untouched(desk: Desk, input: Stream | undefined): Stream | null {
+  if (!input) return null;
+  if (isBitstream(input.coding)) return native(desk, input, "even-unlisted");
+  if (bedChannels(input.channels) > bedChannels(desk.route.lpcm)) return null;
+  return input.coding === "analogue" && !desk.device.decodes?.some(({ coding }) => coding === "analogue")
+    ? null
+    : { ...input, coding: "lpcm" };
+}
+
+function formatted(desk: Desk, inputs: readonly Stream[]): Stream | null {
   switch (desk.format) {
     case "pcm":
       return asLpcm(desk, inputs, desk.route.pcm);
+    case "stereo":
+      return asLpcm(desk, inputs, "2.0");
+    case "dolby-digital-plus":
+      return forced(desk, inputs, "eac3") ?? asLpcm(desk, inputs, "2.0");
+    case "dts":
+      return forced(desk, inputs, "dts") ?? asLpcm(desk, inputs, "2.0");
     case "dolby-digital":
       return asDolbyDigital(desk, inputs) ?? asLpcm(desk, inputs, "2.0");
     case "bitstream":
-      return native(desk, inputs[0], "if-listed") ?? relative(desk, inputs) ?? asLpcm(desk, inputs, "2.0");
+      return native(desk, inputs[0], "if-listed") ?? relative(desk, inputs) ?? legacy(desk, inputs) ?? asLpcm(desk, inputs, "2.0");
     case "pass-through":
       return native(desk, inputs[0], "even-unlisted") ?? automatic(desk, inputs);
     default:
@@ -47,6 +69,20 @@ function native({ route, listing }: Desk, input: Stream | undefined, rule: "if-l
   const offered = rule === "even-unlisted" || listed?.objects || !codingFact(input.coding).objectsNeedListing;
   const channels = smallerBed(input.channels, rule === "if-listed" && listed ? smallerBed(pass.channels, listed.channels) : pass.channels);
   return { ...input, channels, objects: pass.objects && offered ? input.objects : "none" };
+}
+
+/** Told to send bitstream, a player sends Dolby Digital or a DTS core even to a far end that lists neither; what comes of it is the far end's affair. */
+function legacy(desk: Desk, inputs: readonly Stream[]): Stream | null {
+  const old = inputs.find(({ coding }) => coding === "ac3" || coding === "dts");
+  if (old) return native(desk, old, "even-unlisted");
+  const main = inputs.find(({ coding }) => relativesOf(coding).some(({ is, how }) => is === "dts" && how === "embedded"));
+  return main
+    ? native(
+        desk,
+        { ...main, coding: "dts", channels: smallerBed(main.channels, "5.1"), objects: "none", lossless: false, generations: 1 },
+        "even-unlisted",
+      )
+    : null;
 }
 
 /** Decoded LPCM, when the list and the device have 5.1 or more for it; stereo content needs no more than stereo. */
@@ -89,15 +125,20 @@ function relative(desk: Desk, inputs: readonly Stream[]): Stream | null {
   return null;
 }
 
-/** Dolby Digital whatever is listed: an AC-3 track as it is, other surround coded again; stereo is left to LPCM. */
-function asDolbyDigital(desk: Desk, inputs: readonly Stream[]): Stream | null {
-  const ready = inputs.find((input) => input.coding === "ac3");
-  const untouched = native(desk, ready, "even-unlisted");
-  if (untouched) return untouched;
-  const source = inputs.find((input) => bedChannels(input.channels) > 2 && canEncode(desk, input, "ac3"));
+const asDolbyDigital = (desk: Desk, inputs: readonly Stream[]): Stream | null => forced(desk, inputs, "ac3");
+
+/** One coding whatever is listed: a track of it as it is, other surround coded again; stereo is left to LPCM. */
+function forced(desk: Desk, inputs: readonly Stream[], coding: "ac3" | "eac3" | "dts"): Stream | null {
+  const ready = native(
+    desk,
+    inputs.find((input) => input.coding === coding),
+    "even-unlisted",
+  );
+  if (ready) return ready;
+  const source = inputs.find((input) => bedChannels(input.channels) > 2 && canEncode(desk, input, coding));
   if (!source) return null;
   return {
-    coding: "ac3",
+    coding,
     channels: smallerBed(source.channels, "5.1"),
     objects: "none",
     lossless: false,

@@ -1,10 +1,13 @@
 export type { Arrival, Verdict } from "./arrival";
 export { arrivalsOf } from "./arrivals";
+export type { Caution } from "./cautions";
 export { compareArrivals } from "./compare-arrivals";
 export type { Hop } from "./follow";
 export { listingAt, type Listing } from "./listing";
 export type { Played } from "./play";
 export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";
 export { returnChannel, type ReturnChannel } from "./return-channel";
-export { makeRig, type Rig } from "./rig";
+export { makeRig, type Question, type Rig } from "./rig";
+export { solve, solveAgain, type Solved, type SolvedUnit } from "./solve";
 export type { Stream } from "./stream";
+export type { Volume } from "./volume";

@@ -1,17 +1,37 @@
-import { bedChannels, linkFact, payloadRate, type LinkKind } from "@/core/facts";
+import { bedChannels, codingFact, linkFact, payloadRate, smallerBed, type LinkKind } from "@/core/facts";
 import type { Reason, ReturnLimit } from "./reason";
 import type { Stream } from "./stream";
 
-/** Why a link does not carry a stream, with need and have, or null when it does. LPCM is bounded by channels, a burst by its payload. */
+/**
+ * Why a link does not carry a stream, with need and have, or null when it does. LPCM is bounded by channels, a burst by its payload.
+ * Where the link itself turns sound into something else (analogue, Bluetooth), only its channels bound it: see `alongLink`.
+ */
 export function whyNotCarry(
   { coding, channels }: Pick<Stream, "coding" | "channels">,
   link: LinkKind,
   because: readonly ReturnLimit[],
 ): Reason | null {
   const fact = linkFact(link);
-  const need = payloadRate(coding);
+  const need = fact.turnsInto === "as-sent" ? payloadRate(coding) : null;
   if (need !== null) {
     return need > fact.capacityMbps ? { code: "link-capacity", link, coding, need, have: fact.capacityMbps, unit: "Mb/s", because } : null;
   }
   return bedChannels(channels) > bedChannels(fact.lpcm) ? { code: "link-channels", link, need: channels, have: fact.lpcm, because } : null;
 }
+
+/** What a link makes of a stream by its nature: analogue leads carry decoded stereo, Bluetooth codes it once more with loss. */
+export function turnedBy(link: LinkKind, stream: Stream): Stream {
+  const { turnsInto, lpcm } = linkFact(link);
+  switch (turnsInto) {
+    case "as-sent":
+      return stream;
+    case "analogue":
+      return { ...stream, coding: "analogue", channels: smallerBed(stream.channels, lpcm), objects: "none" };
+    case "lossy":
+      return { ...stream, lossless: false, generations: stream.generations + 1, lineage: "re-encoded" };
+  }
+}
+
+/** A coding that a link cannot take as it is, because the link is no digital one. */
+export const needsDecoding = (coding: Stream["coding"], link: LinkKind): boolean =>
+  linkFact(link).turnsInto !== "as-sent" && codingFact(coding).burst !== null;

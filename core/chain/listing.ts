@@ -1,6 +1,8 @@
-import { bedChannels, linkFact, smallerBed, type Bed, type Coding, type SettingKey } from "@/core/facts";
-import type { Device, SoundDescriptor, SoundRoute } from "@/core/device";
+import { bedChannels, connectorFact, linkFact, smallerBed, type Bed, type Coding } from "@/core/facts";
+import { unreachable } from "@/core/outcome";
+import type { Device, Port, Presents, SoundDescriptor, SoundRoute } from "@/core/device";
 import type { CableEnd } from "@/core/job";
+import { gateOf } from "./conditions";
 import { whyNotCarry } from "./link";
 import type { UnknownFact } from "./reason";
 import { returnChannel } from "./return-channel";
@@ -25,49 +27,93 @@ const doubtful = (unknown: UnknownFact): Listing => ({ sounds: new Map(), unknow
  * (capability data structure over eARC, CEC short audio descriptors over ARC); on optical, where nothing is reported, what a sender takes for granted.
  */
 export function listingAt(rig: Rig, exit: CableEnd): Listing {
-  const known = rig.listings.get(endKey(exit));
-  if (known) return known;
   // A tree of boxes that asks itself in a circle gets an empty list.
-  rig.listings.set(endKey(exit), NOTHING);
-  const listing = seenAt(rig, exit);
-  rig.listings.set(endKey(exit), listing);
-  return listing;
+  return rig.recall(`listing ${endKey(exit)}`, () => seenAt(rig, exit), NOTHING);
 }
 
 function seenAt(rig: Rig, exit: CableEnd): Listing {
   const port = rig.port(exit);
   const cable = rig.cableAt(exit);
   if (!port || !cable) return NOTHING;
-  if (port.connector === "optical") return assumedOn("optical");
+  if (port.connector !== "hdmi") return takenForGranted(port);
   if (port.direction === "out") return presentedAt(rig, cable.to);
   const channel = returnChannel(rig, cable);
   if (channel.kind === "closed") return NOTHING;
   if (channel.kind === "unknown") return channel.facts[0] ? doubtful(channel.facts[0]) : NOTHING;
-  const far = rig.device(cable.from.device);
-  if (!far) return NOTHING;
-  if (far.decodes === null) return doubtful({ fact: "decoders", device: far.id });
+  const reported = reportedAt(rig, cable.from);
+  if (reported.unknown) return reported;
   return listOf(
-    far.decodes.flatMap((row) => {
-      if (row.coding === "lpcm") return [{ ...row, channels: smallerBed(row.channels, linkFact(channel.link).lpcm) }];
-      return whyNotCarry({ coding: row.coding, channels: row.channels }, channel.link, []) ? [] : [row];
+    [...reported.sounds].flatMap(([coding, row]): SoundDescriptor[] => {
+      if (coding === "lpcm") return [{ ...row, coding, channels: smallerBed(row.channels, linkFact(channel.link).lpcm) }];
+      return whyNotCarry({ coding, channels: row.channels }, channel.link, []) ? [] : [{ ...row, coding }];
     }),
   );
 }
 
-function assumedOn(link: "optical"): Listing {
+/** Where nothing is reported back, a sender takes for granted what every far end of that link is held to know. */
+function takenForGranted(port: Port): Listing {
+  const { link } = connectorFact(port.connector);
+  if (link === null) return NOTHING;
   const { assumes, lpcm } = linkFact(link);
   return listOf((assumes ?? []).map((coding) => ({ coding, channels: coding === "lpcm" ? lpcm : "5.1", objects: false })));
 }
 
-/** The EDID sound list that a device shows at one of its inputs, by its own rule. */
+/** What the far end of a return channel says it takes: by its rule for that socket, else its own decoders. */
+function reportedAt(rig: Rig, end: CableEnd): Listing {
+  const device = rig.device(end.device);
+  if (!device) return NOTHING;
+  return device.presents.some((row) => row.ports.includes(end.port)) ? presentedAt(rig, end) : ownDecoders(device);
+}
+
+const ownDecoders = (device: Device): Listing =>
+  device.decodes === null
+    ? doubtful({ fact: "decoders", device: device.id })
+    : listOf(device.decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac"));
+
+/** The EDID sound list that a device shows at one of its inputs, by the first of its rules that counts there. */
 export function presentedAt(rig: Rig, entry: CableEnd): Listing {
   const device = rig.device(entry.device);
-  const rule = device?.presents.find((row) => row.ports.includes(entry.port));
-  if (!device || !rule) return NOTHING;
-  if (rule.rule === "decoders") return device.decodes ? listOf(device.decodes) : doubtful({ fact: "decoders", device: device.id });
-  if (rule.sound === null) return doubtful({ fact: "listing", device: device.id, port: entry.port });
-  const own = listOf(rule.sound);
-  return rule.widenedBy && rule.widenedBy !== entry.port ? widened(rig, device, entry, rule.widenedBy, own) : own;
+  if (!device) return NOTHING;
+  for (const rule of device.presents) {
+    if (!rule.ports.includes(entry.port)) continue;
+    const gate = gateOf(rig, device, rule.when);
+    if (gate.fact) return doubtful(gate.fact);
+    if (!gate.reason) return byRule(rig, device, entry, rule);
+  }
+  return NOTHING;
+}
+
+function byRule(rig: Rig, device: Device, entry: CableEnd, rule: Presents): Listing {
+  switch (rule.rule) {
+    case "decoders":
+      return ownDecoders(device);
+    case "copy":
+      return listingAt(rig, { device: device.id, port: rule.of });
+    case "common":
+      return common(rule.of.map((port) => ({ device: device.id, port })).flatMap((end) => (rig.cableAt(end) ? [listingAt(rig, end)] : [])));
+    case "list": {
+      if (rule.sound === null) return doubtful({ fact: "listing", device: device.id, port: entry.port });
+      const own = listOf(rule.sound);
+      return rule.widenedBy && rule.widenedBy !== entry.port ? widened(rig, device, entry, rule.widenedBy, own) : own;
+    }
+    default:
+      return unreachable(rule);
+  }
+}
+
+/** What every one of several lists holds. */
+function common(listings: readonly Listing[]): Listing {
+  const unsure = listings.find(({ unknown }) => unknown !== null);
+  const [first, ...rest] = listings;
+  if (unsure || !first) return unsure ?? NOTHING;
+  return listOf(
+    [...first.sounds].flatMap(([coding, row]) => {
+      const others = rest.map(({ sounds }) => sounds.get(coding));
+      if (others.some((other) => other === undefined)) return [];
+      const channels = others.reduce((bed, other) => (other ? smallerBed(bed, other.channels) : bed), row.channels);
+      return [{ coding, channels, objects: row.objects && others.every((other) => other?.objects) }];
+    }),
+  );
 }
 
 /** A TV adds to its own list what its return channel reports and what it is set, and able, to hand on from that input. */
@@ -76,15 +122,12 @@ function widened(rig: Rig, device: Device, entry: CableEnd, returnPort: string, 
     (row): row is SoundRoute => row.kind === "sound" && row.from.includes(entry.port) && row.to.includes(returnPort),
   );
   if (!route) return own;
-  const conditions: readonly { setting: SettingKey; wanted: readonly string[] }[] = [
-    ...(route.opens ? [{ setting: route.opens.setting, wanted: [route.opens.value] }] : []),
-    ...(route.format ? [{ setting: route.format, wanted: ["auto", "pass-through"] }] : []),
-  ];
-  for (const { setting, wanted } of conditions) {
-    const value = rig.setting(device, setting);
-    if (value === null) return { ...own, unknown: { fact: "setting", device: device.id, setting } };
-    if (value !== undefined && !wanted.includes(value)) return own;
-  }
+  const gate = gateOf(rig, device, route.opens);
+  if (gate.fact) return { ...own, unknown: gate.fact };
+  if (gate.reason) return own;
+  const format = route.format ? rig.setting(device, route.format) : undefined;
+  if (route.format && format === null) return { ...own, unknown: { fact: "setting", device: device.id, setting: route.format } };
+  if (format && format !== "auto" && format !== "pass-through") return own;
   const far = listingAt(rig, { device: device.id, port: returnPort });
   if (far.unknown) return { ...own, unknown: far.unknown };
   if (route.passes === null) return { ...own, unknown: { fact: "passes", device: device.id, port: entry.port } };

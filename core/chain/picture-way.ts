@@ -1,69 +1,135 @@
 import { cableClassFact } from "@/core/facts";
-import type { Content, Device } from "@/core/device";
-import type { CableEnd } from "@/core/job";
+import type { Content, Device, PictureRoute } from "@/core/device";
+import type { Cable, CableEnd } from "@/core/job";
 import { settlePicture, type Picture, type PictureLimit, type PictureLoss } from "@/core/picture";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
+import { gateOf } from "./conditions";
 import type { Rig } from "./rig";
 
-/** The picture of a content on the screen it reaches. */
+/** A way of the picture from a source to one screen. */
+export interface PictureWay {
+  readonly screen: Device;
+  readonly limits: readonly PictureLimit[];
+  readonly cables: readonly Cable[];
+  /** For each device passed, the output it leaves by. */
+  readonly outputs: ReadonlyMap<string, string>;
+  /** What shuts it; empty when it is open. */
+  readonly shut: readonly PictureLoss[];
+  /** What the ways through it add before the screen's own delay; null where nobody knows. */
+  readonly delayMs: Milliseconds | null;
+}
+
+/** The picture of a content on a screen that it reaches. */
 export interface PictureArrival {
-  readonly screen: string;
-  readonly entry: string;
   readonly picture: Picture | null;
   readonly losses: readonly PictureLoss[];
   readonly delayMs: Milliseconds | null;
 }
 
-/** Follows the picture of a source through cables and picture routes to the first screen; null when it reaches none. */
-export function pictureArrival(rig: Rig, device: Device, source: string, content: Content): PictureArrival | null {
-  const found = search(rig, device, source, [], milliseconds(0), new Set([device.id]));
-  if (!found) return null;
-  const display = found.screen.display;
-  const settled = content.picture && display ? settlePicture(content.picture, found.limits, display, found.screen.id) : null;
-  const own = content.kind === "game" ? display?.gameDelayMs : display?.delayMs;
-  const delayMs = found.delayMs === null || own === null || own === undefined ? null : addDelays(found.delayMs, milliseconds(own));
-  return { screen: found.screen.id, entry: found.entry, picture: settled?.picture ?? null, losses: settled?.losses ?? [], delayMs };
-}
-
-interface Found {
-  readonly screen: Device;
-  readonly entry: string;
-  readonly limits: readonly PictureLimit[];
-  readonly delayMs: Milliseconds | null;
-}
-
-function search(
-  rig: Rig,
-  here: Device,
-  from: string,
-  limits: readonly PictureLimit[],
-  delayMs: Milliseconds | null,
-  seen: ReadonlySet<string>,
-): Found | null {
-  for (const route of here.routes) {
-    if (route.kind !== "picture" || !route.from.includes(from)) continue;
-    const after = delayMs === null || route.delayMs === null ? null : addDelays(delayMs, milliseconds(route.delayMs));
-    if (route.to.includes("display")) return { screen: here, entry: from, limits, delayMs: after };
-    for (const to of route.to) {
-      const cable = rig.cableAt({ device: here.id, port: to });
-      const next = cable && cable.from.device === here.id ? rig.device(cable.to.device) : undefined;
-      if (!cable || !next || seen.has(next.id)) continue;
-      const fact = cableClassFact(cable.class);
-      const along: PictureLimit[] = [
-        ...socketLimit(rig, cable.from),
-        ...(fact.pictureGbps === null
-          ? []
-          : [{ kind: "cable", cable: cable.id, gbps: fact.pictureGbps, lengthM: cable.lengthM, certainM: fact.certainM } as const]),
-        ...socketLimit(rig, cable.to),
-      ];
-      const found = search(rig, next, cable.to.port, [...limits, ...along], after, new Set([...seen, next.id]));
-      if (found) return found;
+/** Every screen that the picture of a source reaches through cables and picture routes, each once, the nearest first. */
+export function pictureWays(rig: Rig, device: Device, source: string): readonly PictureWay[] {
+  const found = new Map<string, PictureWay>();
+  const visit = (here: Device, from: string, trail: Omit<PictureWay, "screen">, seen: ReadonlySet<string>) => {
+    for (const route of here.routes) {
+      if (route.kind !== "picture" || !route.from.includes(from)) continue;
+      const after = { ...trail, ...throughRoute(rig, here, route, trail) };
+      if (route.to.includes("display")) {
+        const known = found.get(here.id);
+        if (!known || (known.shut.length > 0 && after.shut.length === 0)) found.set(here.id, { ...after, screen: here });
+        continue;
+      }
+      for (const to of route.to) {
+        const cable = rig.cableAt({ device: here.id, port: to });
+        const next = cable?.from.device === here.id ? rig.device(cable.to.device) : undefined;
+        if (!cable || !next || seen.has(next.id)) continue;
+        const siblings = route.scaler ? [] : route.to.filter((port) => port !== to).flatMap((port) => branchLimits(rig, here, port, seen));
+        visit(
+          next,
+          cable.to.port,
+          {
+            ...after,
+            limits: [...after.limits, ...alongCable(rig, cable), ...siblings],
+            cables: [...after.cables, cable],
+            outputs: new Map([...after.outputs, [here.id, to]]),
+          },
+          new Set([...seen, next.id]),
+        );
+      }
     }
-  }
-  return null;
+  };
+  visit(device, source, { limits: [], cables: [], outputs: new Map(), shut: [], delayMs: milliseconds(0) }, new Set([device.id]));
+  return [...found.values()].sort((a, b) => a.cables.length - b.cables.length);
+}
+
+function throughRoute(
+  rig: Rig,
+  device: Device,
+  route: PictureRoute,
+  trail: Omit<PictureWay, "screen">,
+): Pick<PictureWay, "limits" | "shut" | "delayMs"> {
+  const { reason } = gateOf(rig, device, route.opens);
+  const shut: PictureLoss[] =
+    reason?.code === "setting-shuts" ? [{ code: "picture-shut", device: device.id, setting: reason.setting, value: reason.value }] : [];
+  const own: PictureLimit[] = [
+    ...(route.hdr || !route.gaming ? [{ kind: "route", device: device.id, hdr: route.hdr, gaming: route.gaming } as const] : []),
+    ...(route.makes ? [{ kind: "converter", device: device.id, makes: route.makes } as const] : []),
+  ];
+  return {
+    limits: [...trail.limits, ...own],
+    shut: [...trail.shut, ...shut],
+    delayMs: trail.delayMs === null || route.delayMs === null ? null : addDelays(trail.delayMs, milliseconds(route.delayMs)),
+  };
+}
+
+/** What the other screens behind a splitter without scaler impose on all. */
+function branchLimits(rig: Rig, device: Device, port: string, seen: ReadonlySet<string>): readonly PictureLimit[] {
+  const cable = rig.cableAt({ device: device.id, port });
+  const next = cable?.from.device === device.id ? rig.device(cable.to.device) : undefined;
+  if (!cable || !next || seen.has(next.id)) return [];
+  const deeper = new Set([...seen, next.id]);
+  const behind = next.routes.flatMap((route): readonly PictureLimit[] => {
+    if (route.kind !== "picture" || !route.from.includes(cable.to.port)) return [];
+    if (route.to.includes("display"))
+      return next.display ? [{ kind: "other-screen", device: next.id, maxMode: next.display.maxMode, hdr: next.display.hdr }] : [];
+    return route.to.flatMap((to) => branchLimits(rig, next, to, deeper));
+  });
+  return [...alongCable(rig, cable), ...behind];
+}
+
+/** What the two sockets of a cable and the cable itself can do. */
+function alongCable(rig: Rig, cable: Cable): readonly PictureLimit[] {
+  const { pictureGbps, passive, certainM } = cableClassFact(cable.class);
+  return [
+    ...socketLimit(rig, cable.from),
+    ...(pictureGbps === null
+      ? []
+      : [{ kind: "cable", cable: cable.id, gbps: pictureGbps, lengthM: cable.lengthM, passive, certainM } as const]),
+    ...socketLimit(rig, cable.to),
+  ];
 }
 
 function socketLimit(rig: Rig, end: CableEnd): PictureLimit[] {
   const port = rig.port(end);
-  return port?.connector === "hdmi" ? [{ kind: "socket", ...end, gbps: port.maxGbps, hdcp: port.hdcp }] : [];
+  const device = rig.device(end.device);
+  if (port?.connector !== "hdmi" || !device) return [];
+  const standard = port.standardGbps !== null && rig.setting(device, "signal-format") === "standard";
+  return [{ kind: "socket", ...end, gbps: standard ? port.standardGbps : port.maxGbps, hdcp: port.hdcp, standard }];
+}
+
+/** What a picture becomes on its way, and when it shows. */
+export function pictureArrival(rig: Rig, player: Device, way: PictureWay, content: Content): PictureArrival {
+  const { display } = way.screen;
+  const own = content.kind === "game" ? display?.gameDelayMs : display?.delayMs;
+  const delayMs = way.delayMs === null || own === null || own === undefined ? null : addDelays(way.delayMs, milliseconds(own));
+  if (!content.picture || !display) return { picture: null, losses: [], delayMs };
+  if (way.shut.length) return { picture: null, losses: way.shut, delayMs: null };
+  const { hdr } = content.picture;
+  const isOff = hdr !== "sdr" && rig.setting(player, "hdr") === "off";
+  const wish = isOff ? { ...content.picture, hdr: "sdr" as const } : content.picture;
+  const settled = settlePicture(wish, way.limits, display, way.screen.id);
+  return {
+    picture: settled.picture,
+    losses: isOff ? [{ code: "picture-hdr-off", device: player.id, need: hdr }, ...settled.losses] : settled.losses,
+    delayMs,
+  };
 }

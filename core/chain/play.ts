@@ -33,8 +33,22 @@ export const soundingBed = (stream: Stream, system: Device): Bed => smallerBed(s
 export function playOn(rig: Rig, stream: Stream, system: Device): Played {
   const speakers = system.speakers ?? { bed: "2.0" as const, heights: 0 };
   const whole = speakers.heights ? `${speakers.bed}.${speakers.heights}` : speakers.bed;
+  const mode = rig.setting(system, "decode-mode") ?? "auto";
+  if (mode === "stereo") return { layout: smallerBed(soundingBed(stream, system), "2.0"), upmixed: false };
+  if (mode === "all-channel-stereo")
+    return { layout: smallerBed(soundingBed(stream, system), "2.0"), upmixed: bedChannels(speakers.bed) > 2 };
   if (keepsObjects(stream, system)) return { layout: whole, upmixed: false };
   const bed = soundingBed(stream, system);
-  const fills = rig.setting(system, "upmix") === "on" && bed !== whole;
+  const fills = mode === "auto" && rig.setting(system, "upmix") === "on" && bed !== whole;
   return fills ? { layout: whole, upmixed: true } : { layout: bed, upmixed: false };
+}
+
+/** What the system's own sound mode keeps from its speakers of a stream that it shows as whole on its display; null where nothing. */
+export function lostToDecodeMode(rig: Rig, stream: Stream, system: Device): Reason | null {
+  const value = rig.setting(system, "decode-mode");
+  if (value !== "stereo" && value !== "all-channel-stereo") return null;
+  const bed = soundingBed(stream, system);
+  if (bedChannels(bed) <= 2 && !keepsObjects(stream, system)) return null;
+  const heights = keepsObjects(stream, system) ? (system.speakers?.heights ?? 0) : 0;
+  return { code: "decode-mode", device: system.id, value, need: heights ? `${bed}.${heights}` : bed, have: "2.0" };
 }

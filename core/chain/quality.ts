@@ -40,6 +40,8 @@ function computeIdealForms(content: Content, system: Device): readonly Stream[] 
     const whole: Stream[] = decoder
       ? [{ ...track, channels: smallerBed(track.channels, decoder.channels), objects: decoder.objects ? track.objects : "none" }]
       : [];
+    if (system.decodes?.some((row) => row.coding === "analogue") && track.coding !== "analogue")
+      whole.push({ ...track, coding: "analogue", channels: smallerBed(track.channels, "2.0"), objects: "none", lineage: "decoded" });
     if (!lpcm || track.coding === "lpcm") return whole;
     const beds = [
       ...new Set([smallerBed(track.channels, lpcm), smallerBed(bedOfAtMost(6), smallerBed(track.channels, lpcm)), "2.0" as const]),

@@ -62,6 +62,18 @@ export type Reason =
   | { readonly code: "return-off"; readonly device: string; readonly setting: "arc" | "cec"; readonly because: readonly ReturnLimit[] }
   | { readonly code: "no-sound-route"; readonly device: string; readonly port: string }
   | { readonly code: "speakers-choice"; readonly device: string; readonly value: string }
+  | {
+      readonly code: "setting-shuts";
+      readonly device: string;
+      readonly setting: SettingKey;
+      readonly value: string;
+      readonly wanted: readonly string[];
+    }
+  | { readonly code: "plug-mutes"; readonly device: string; readonly port: string }
+  | { readonly code: "link-lossy"; readonly link: LinkKind }
+  | { readonly code: "no-cec"; readonly device: string; readonly because: readonly ReturnLimit[] }
+  | { readonly code: "renders-binaural"; readonly device: string }
+  | { readonly code: "decode-mode"; readonly device: string; readonly value: string; readonly need: string; readonly have: Bed }
   | { readonly code: "not-connected"; readonly device: string }
   | { readonly code: "no-way"; readonly device: string; readonly to: string }
   | { readonly code: "no-sound-system" }

@@ -1,4 +1,5 @@
 import type { Cable, CableEnd } from "@/core/job";
+import { gateOf, OPEN, type Gate } from "./conditions";
 import type { Reason, ReturnLimit, UnknownFact } from "./reason";
 import type { Rig } from "./rig";
 
@@ -15,22 +16,21 @@ export type ReturnChannel =
  * Source: HDMI 2.1 §9.5 (eARC discovery without CEC); HDMI 1.4 Supplement 2 and CEC 13.17 (ARC initiation).
  */
 export function returnChannel(rig: Rig, cable: Cable): ReturnChannel {
-  const known = rig.returnChannels.get(cable.id);
-  if (known) return known;
-  const answer = negotiate(rig, cable);
-  rig.returnChannels.set(cable.id, answer);
-  return answer;
+  return rig.recall<ReturnChannel>(`return ${cable.id}`, () => negotiate(rig, cable), { kind: "closed", reasons: [] });
 }
 
 function negotiate(rig: Rig, cable: Cable): ReturnChannel {
   const ends = [cable.to, cable.from];
+  const gates = ends.map((end) => socketGate(rig, end));
   const missing = [
     ...ends.flatMap((end) => missingSocket(rig, end)),
     ...(cable.returnWires === "none" ? [{ code: "no-return-wire", cable: cable.id } as const] : []),
+    ...gates.flatMap(({ reason }) => (reason ? [reason] : [])),
   ];
   if (missing.length) return { kind: "closed", reasons: missing };
 
   const unknown: UnknownFact[] = ends.filter((end) => returnsOf(rig, end) === null).map((end) => ({ fact: "return-socket", ...end }));
+  unknown.push(...gates.flatMap(({ fact }) => (fact ? [fact] : [])));
   if (cable.returnWires === null) unknown.push({ fact: "return-wires", cable: cable.id });
   unknown.push(...unknownSettings(rig, ends, ["earc"]));
   if (unknown.length) return { kind: "unknown", facts: unknown };
@@ -39,11 +39,12 @@ function negotiate(rig: Rig, cable: Cable): ReturnChannel {
   if (because.length === 0) return { kind: "open", link: "earc", because };
 
   const unsure = unknownSettings(rig, ends, ["arc", "cec"]);
-  const off = ends.flatMap((end) =>
-    (["arc", "cec"] as const)
+  const off = ends.flatMap((end): Reason[] => [
+    ...(rig.device(end.device)?.speaksCec === false ? [{ code: "no-cec", device: end.device, because } as const] : []),
+    ...(["arc", "cec"] as const)
       .filter((setting) => valueAt(rig, end, setting) === "off")
       .map((setting) => ({ code: "return-off", device: end.device, setting, because }) as const),
-  );
+  ]);
   if (off.length) return { kind: "closed", reasons: off };
   return unsure.length ? { kind: "unknown", facts: unsure } : { kind: "open", link: "arc", because };
 }
@@ -54,6 +55,13 @@ function whyNotEarc(rig: Rig, cable: Cable, ends: readonly CableEnd[]): ReturnLi
     ...(cable.returnWires === "arc" ? [{ code: "pair-missing", cable: cable.id } as const] : []),
     ...ends.filter((end) => valueAt(rig, end, "earc") === "off").map((end) => ({ code: "earc-off", device: end.device }) as const),
   ];
+}
+
+/** What must hold before a socket's return works at all. */
+function socketGate(rig: Rig, end: CableEnd): Gate {
+  const device = rig.device(end.device);
+  const port = rig.port(end);
+  return device && port?.connector === "hdmi" ? gateOf(rig, device, port.returnOpens) : OPEN;
 }
 
 function returnsOf(rig: Rig, end: CableEnd): "none" | "arc" | "earc" | null {

@@ -1,38 +1,92 @@
 import type { SettingKey } from "@/core/facts";
 import { effectiveSetting, type Device, type Port, type SettingState } from "@/core/device";
 import type { Cable, CableEnd, Job } from "@/core/job";
-import type { Listing } from "./listing";
-import type { ReturnChannel } from "./return-channel";
 
 /**
  * A job made ready for questions: everything found by name in one step, at one moment of its settings.
- * The two maps remember answers within one solve; a rig is never kept across an edit.
+ * Every question is noted, so that it can be told which settings and sockets an answer depends on: an answer whose questions
+ * would all be answered alike in another job is the same there. A rig is never kept across an edit.
  */
 export interface Rig {
   readonly job: Job;
   readonly state: SettingState;
-  readonly returnChannels: Map<string, ReturnChannel>;
-  readonly listings: Map<string, Listing>;
+  /** For a box with several outputs: the one that leads to the screen in use. */
+  readonly litOutputs: ReadonlyMap<string, string>;
   device(id: string): Device | undefined;
   port(end: CableEnd): Port | undefined;
   cableAt(end: CableEnd): Cable | undefined;
   setting(device: Device, key: SettingKey): string | null | undefined;
+  /** Computes once and remembers, together with the questions that were asked meanwhile; a question within itself gets `meanwhile`. */
+  recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer;
+  /** Runs with a list of questions of its own. */
+  traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadonlySet<Question> };
 }
 
+/** A question that was asked of the job: `device tv`, `cable tv hdmi1`, `setting tv earc`. */
+export type Question = string;
+
+export const deviceQuestion = (device: string): Question => `device ${device}`;
+export const cableQuestion = (end: CableEnd): Question => `cable ${endKey(end)}`;
+export const settingQuestion = (device: string, key: SettingKey): Question => `setting ${device} ${key}`;
+
 export const endKey = (end: CableEnd): string => `${end.device} ${end.port}`;
+
+interface Remembered {
+  answer: unknown;
+  asked: ReadonlySet<Question>;
+}
 
 export function makeRig(job: Job, state: SettingState): Rig {
   const devices = new Map(job.devices.map((device) => [device.id, device]));
   const ports = new Map(job.devices.flatMap((device) => device.ports.map((port) => [endKey({ device: device.id, port: port.id }), port])));
   const cables = new Map(job.cables.flatMap((cable) => [[endKey(cable.from), cable] as const, [endKey(cable.to), cable] as const]));
-  return {
+  const memory = new Map<string, Remembered>();
+  let asked = new Set<Question>();
+  const rig: Rig = {
     job,
     state,
-    returnChannels: new Map(),
-    listings: new Map(),
-    device: (id) => devices.get(id),
-    port: (end) => ports.get(endKey(end)),
-    cableAt: (end) => cables.get(endKey(end)),
-    setting: (device, key) => effectiveSetting(device, key, state),
+    litOutputs: new Map(),
+    device(id) {
+      asked.add(deviceQuestion(id));
+      return devices.get(id);
+    },
+    port(end) {
+      asked.add(deviceQuestion(end.device));
+      return ports.get(endKey(end));
+    },
+    cableAt(end) {
+      asked.add(cableQuestion(end));
+      return cables.get(endKey(end));
+    },
+    setting(device, key) {
+      asked.add(settingQuestion(device.id, key));
+      return effectiveSetting(device, key, state);
+    },
+    recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer {
+      const known = memory.get(key);
+      if (known) {
+        for (const question of known.asked) asked.add(question);
+        return known.answer as Answer;
+      }
+      memory.set(key, { answer: meanwhile, asked: new Set() });
+      const found = rig.traced(compute);
+      memory.set(key, found);
+      for (const question of found.asked) asked.add(question);
+      return found.answer;
+    },
+    traced(compute) {
+      const outer = asked;
+      const own = new Set<Question>();
+      asked = own;
+      try {
+        return { answer: compute(), asked: own };
+      } finally {
+        asked = outer;
+      }
+    },
   };
+  return rig;
 }
+
+/** The same rig while another screen is in use; what it remembers is shared. */
+export const litBy = (rig: Rig, litOutputs: ReadonlyMap<string, string>): Rig => ({ ...rig, litOutputs });

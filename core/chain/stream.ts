@@ -10,7 +10,7 @@ export interface Stream {
   readonly lossless: boolean;
   /** Lossy codings so far: 0 for LPCM or TrueHD of a lossless master, 1 for native DD+, 2 once re-encoded. */
   readonly generations: number;
-  readonly lineage: "native" | "decoded" | "downmixed" | "re-encoded";
+  readonly lineage: "native" | "decoded" | "downmixed" | "re-encoded" | "binaural";
 }
 
 /** A track as it leaves the master. */

@@ -1,7 +1,8 @@
-import { bedChannels, type Bed } from "@/core/facts";
+import { bedChannels, linkFact, smallerBed, type Bed } from "@/core/facts";
 import type { Content, Device, SoundRoute } from "@/core/device";
 import { unreachable } from "@/core/outcome";
-import type { Followed } from "./follow";
+import { gateOf } from "./conditions";
+import { forwardLink, type Followed } from "./follow";
 import { whyNotCarry } from "./link";
 import { listingAt } from "./listing";
 import { compareStreams, idealForms } from "./quality";
@@ -38,19 +39,35 @@ function whyNotStep(rig: Rig, step: Step, isFirst: boolean, form: Stream, conten
     case "gap":
       return step.reason;
     case "link": {
-      if (step.transport === "forward") return whyNotCarry(form, rig.port(step.from)?.connector === "optical" ? "optical" : "hdmi", []);
+      if (step.transport === "forward") {
+        const link = forwardLink(rig, step.from);
+        return whyNotCarry(form, link, []) ?? (linkFact(link).turnsInto === "lossy" && form.lossless ? { code: "link-lossy", link } : null);
+      }
       const channel = returnChannel(rig, step.cable);
       return channel.kind === "open" ? whyNotCarry(form, channel.link, channel.because) : null;
     }
     case "inside":
       if (step.to === "speakers") return null;
-      return (
-        refusedBySetting(rig, step.device, step.route, form) ??
-        (isFirst ? whyNotEmit(step.device, step.route, form, content) : whyNotPass(step.device, step.route, form))
-      );
+      return whyNotRoute(rig, step, isFirst, form, content);
     default:
       return unreachable(step);
   }
+}
+
+/** Where another route between the same two places would take the form, it is that one's shut gate that binds. */
+function whyNotRoute(rig: Rig, step: Extract<Step, { kind: "inside" }>, isFirst: boolean, form: Stream, content: Content): Reason | null {
+  const { device, from, to } = step;
+  const refusal = (route: SoundRoute) =>
+    refusedBySetting(rig, device, route, form) ??
+    (route.renders ? ({ code: "renders-binaural", device: device.id } as const) : null) ??
+    (isFirst ? whyNotEmit(device, route, form, content) : whyNotPass(device, route, form));
+  const own = refusal(step.route);
+  if (!own) return null;
+  const sibling = device.routes.find(
+    (route): route is SoundRoute =>
+      route.kind === "sound" && route !== step.route && route.from.includes(from) && route.to.includes(to) && refusal(route) === null,
+  );
+  return (sibling && gateOf(rig, device, sibling.opens).reason) ?? own;
 }
 
 /** What the format setting of a route leaves of a form. */
@@ -81,6 +98,12 @@ function bedUnder(value: string, route: SoundRoute, form: Stream): Bed | null {
           : null;
     case "dolby-digital":
       return form.coding === "ac3" || (form.coding === "lpcm" && form.channels === "2.0") ? form.channels : null;
+    case "dolby-digital-plus":
+      return form.coding === "eac3" || (form.coding === "lpcm" && form.channels === "2.0") ? form.channels : null;
+    case "dts":
+      return form.coding === "dts" || (form.coding === "lpcm" && form.channels === "2.0") ? form.channels : null;
+    case "stereo":
+      return form.coding === "lpcm" ? smallerBed(form.channels, "2.0") : null;
     case "bitstream":
       return form.coding !== "lpcm" || form.channels === "2.0" ? form.channels : null;
     default:

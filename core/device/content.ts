@@ -13,7 +13,9 @@ export const PictureWish = z.strictObject({
   mode: z.enum(PICTURE_MODES),
   depth: z.union([z.literal(8), z.literal(10), z.literal(12)]),
   chroma: z.enum(["444", "422", "420"]),
-  hdr: z.enum(["sdr", "hdr10", "hlg", "dolby-vision"]),
+  hdr: z.enum(["sdr", "hdr10", "hlg", "hdr10-plus", "dolby-vision"]),
+  /** The picture would run at a variable rate, with the screen in its quick mode. */
+  gaming: z.boolean().default(false),
   /** Protected 2160p plays only where every hop has HDCP 2.2 or newer. */
   protected: z.boolean(),
 });

@@ -15,6 +15,27 @@ export const SoundDescriptor = z.strictObject({
 });
 export type SoundDescriptor = z.infer<typeof SoundDescriptor>;
 
+const SettingIs = z.strictObject({ setting: z.enum(SETTING_KEYS), value: z.string().min(1).max(40) });
+
+/**
+ * What must hold for something inside a device to work: a setting has a value, one of several has, nothing is plugged into a
+ * socket that mutes it, or (for a box with several outputs) its sound output belongs to the screen in use.
+ */
+export const Condition = z.union([
+  SettingIs,
+  z.strictObject({ either: z.array(SettingIs).min(2).max(8) }),
+  z.strictObject({ unplugged: Slug }),
+  z.strictObject({ soundFollows: z.record(z.string().min(1).max(40), Slug) }),
+]);
+export type Condition = z.infer<typeof Condition>;
+
+/** All must hold; one may be written without the list, and null or nothing means always. */
+const Conditions = z
+  .union([Condition, z.array(Condition).max(8)])
+  .nullable()
+  .default(null)
+  .transform((given): Condition[] => (given === null ? [] : Array.isArray(given) ? given : [given]));
+
 const socket = { id: Slug, label: z.string().min(1).max(40), direction: z.enum(["in", "out"]) };
 
 /** `direction` is that of the picture: the marked return socket of a TV is an input, that of a bar an output. */
@@ -23,14 +44,37 @@ export const HdmiPort = z.strictObject({
   connector: z.literal("hdmi"),
   /** TMDS or FRL rate of the socket; null where nobody knows. */
   maxGbps: z.number().positive().max(48).nullable(),
+  /** Its rate while the device's picture mode is standard; null where it has no such mode. */
+  standardGbps: z.number().positive().max(48).nullable().default(null),
   hdcp: z.enum(["none", "1.4", "2.2", "2.3"]).nullable(),
   /** The return channel that this socket has; null where nobody knows yet. */
   returns: z.enum(["none", "arc", "earc"]).nullable(),
+  /** What must hold before its return works at all: a box's button, or a menu item that ties ARC to CEC. */
+  returnOpens: Conditions,
+  /** A plug that is part of the device, as on a stick; a wide one covers the sockets beside it. */
+  plug: z.enum(["slim", "wide"]).nullable().default(null),
 });
-export const OpticalPort = z.strictObject({ ...socket, connector: z.literal("optical") });
-export const Port = z.discriminatedUnion("connector", [HdmiPort, OpticalPort]);
+const simple = <Kind extends "optical" | "coaxial" | "rca" | "minijack" | "composite" | "usb">(kind: Kind) =>
+  z.strictObject({ ...socket, connector: z.literal(kind) });
+export const BluetoothPort = z.strictObject({
+  ...socket,
+  connector: z.literal("bluetooth"),
+  /** It has a low-delay codec; null where nobody knows. */
+  lowDelay: z.boolean().nullable().default(false),
+});
+export const Port = z.discriminatedUnion("connector", [
+  HdmiPort,
+  simple("optical"),
+  simple("coaxial"),
+  simple("rca"),
+  simple("minijack"),
+  simple("composite"),
+  simple("usb"),
+  BluetoothPort,
+]);
 export type HdmiPort = z.infer<typeof HdmiPort>;
 export type Port = z.infer<typeof Port>;
+export type PortInput = z.input<typeof Port>;
 
 /** Where content starts: a drive, an app inside the device, a tuner. */
 export const Source = z.strictObject({
@@ -72,20 +116,32 @@ export const SoundRoute = z.strictObject({
   encodes: z.array(z.enum(CODING_IDS)).default([]),
   /** The setting that decides the format; null: the best that is listed. */
   format: z.enum(SETTING_KEYS).nullable().default(null),
-  /** Open only while a setting has this value. */
-  opens: z
-    .strictObject({ setting: z.enum(SETTING_KEYS), value: z.string() })
-    .nullable()
-    .default(null),
+  /** Open only while this holds. */
+  opens: Conditions,
+  /** It hands on whatever comes in, whatever the far end lists: a splitter, an extractor, a plain converter. */
+  blind: z.boolean().default(false),
+  /** It renders surround for headphones: two channels come out, and no objects, whatever goes in. */
+  renders: z.enum(["binaural"]).nullable().default(null),
   delayMs,
 });
 export type SoundRoute = z.infer<typeof SoundRoute>;
 export type SoundRouteInput = z.input<typeof SoundRoute>;
 
+export const HDR_FORMATS = ["hdr10", "hlg", "hdr10-plus", "dolby-vision"] as const;
+
 export const PictureRoute = z.strictObject({
   kind: z.literal("picture"),
   from: z.array(Terminal).min(1),
   to: z.array(Terminal).min(1),
+  opens: Conditions,
+  /** The HDR formats it passes; null: any. */
+  hdr: z.array(z.enum(HDR_FORMATS)).nullable().default(null),
+  /** It passes variable refresh and the low-latency wish. */
+  gaming: z.boolean().default(true),
+  /** Each output gets a picture that its own screen can show; without it all get what the least of them can. */
+  scaler: z.boolean().default(false),
+  /** It makes this timing of whatever comes in: a converter gives a timing, not the detail. */
+  makes: z.enum(PICTURE_MODES).nullable().default(null),
   delayMs,
 });
 export type PictureRoute = z.infer<typeof PictureRoute>;
@@ -94,17 +150,28 @@ export type PictureRouteInput = z.input<typeof PictureRoute>;
 export const Route = z.discriminatedUnion("kind", [SoundRoute, PictureRoute]);
 export type Route = z.infer<typeof Route>;
 
-/** What the device shows as EDID sound list at its inputs. */
+const presents = {
+  ports: z.array(Slug).min(1),
+  /** The rule counts while this holds; the first that counts for a socket is the one shown. */
+  when: Conditions,
+};
+
+/** What the device shows as EDID sound list at its inputs, or reports at a return socket in place of its own decoders. */
 export const Presents = z.discriminatedUnion("rule", [
   z.strictObject({
     rule: z.literal("list"),
-    ports: z.array(Slug).min(1),
+    ...presents,
     /** Null where nobody has read it. */
     sound: z.array(SoundDescriptor).nullable(),
     /** The return socket whose far end widens this list; null: the list stays as it is. */
     widenedBy: Slug.nullable().default(null),
   }),
-  z.strictObject({ rule: z.literal("decoders"), ports: z.array(Slug).min(1) }),
+  /** Its own decoders. */
+  z.strictObject({ rule: z.literal("decoders"), ...presents }),
+  /** A copy of what it sees at one of its own sockets: the screen's list, or that of the sound output. */
+  z.strictObject({ rule: z.literal("copy"), ...presents, of: Slug }),
+  /** Only what all plugged ones among these sockets list. */
+  z.strictObject({ rule: z.literal("common"), ...presents, of: z.array(Slug).min(1) }),
 ]);
 export type Presents = z.infer<typeof Presents>;
 
@@ -118,13 +185,29 @@ export type Speakers = z.infer<typeof Speakers>;
 
 export const Display = z.strictObject({
   maxMode: z.enum(PICTURE_MODES),
-  hdr: z.array(z.enum(["hdr10", "hlg", "dolby-vision"])).default([]),
+  hdr: z.array(z.enum(HDR_FORMATS)).default([]),
+  /** It takes variable refresh and the low-latency wish. */
+  gaming: z.boolean().default(false),
   delayMs: z.number().min(0).max(2000).nullable(),
   gameDelayMs: z.number().min(0).max(2000).nullable(),
 });
 export type Display = z.infer<typeof Display>;
 
-export const ROLES = ["player", "screen", "sound"] as const;
+export const ROLES = ["player", "box", "screen", "sound"] as const;
+
+/** What a device is known for, beside what it can do. */
+export const Habit = z.discriminatedUnion("habit", [
+  /** Its bitstream slips out of step after a while. */
+  z.strictObject({ habit: z.literal("drifts"), codings: z.array(z.enum(CODING_IDS)).min(1) }),
+  /** It shows its old list until it is plugged anew or switched off and on. */
+  z.strictObject({ habit: z.literal("keeps-old-edid") }),
+  /** It shows no list while the screen sleeps. */
+  z.strictObject({ habit: z.literal("forgets-edid") }),
+]);
+export type Habit = z.infer<typeof Habit>;
+
+/** How its loudness is moved: by its own remote and over CEC, by its own remote alone, over CEC alone, by a knob, or not at all. */
+export const VOLUMES = ["remote-and-cec", "remote", "cec", "knob", "fixed"] as const;
 
 /** A device in full, as it stands in a job. */
 export const Device = z.strictObject({
@@ -143,6 +226,10 @@ export const Device = z.strictObject({
   routes: z.array(Route).max(48).default([]),
   presents: z.array(Presents).max(32).default([]),
   settings: z.array(Setting).max(24).default([]),
+  /** It takes part in HDMI control at all, whatever its settings say. */
+  speaksCec: z.boolean().default(true),
+  volume: z.enum(VOLUMES).nullable().default(null),
+  habits: z.array(Habit).max(8).default([]),
   note: z.string().max(4000).default(""),
 });
 export type Device = z.infer<typeof Device>;

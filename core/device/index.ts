@@ -3,11 +3,15 @@ export { Content, type PictureWish, type Track } from "./content";
 export { CONTENT_CATALOGUE, findContent } from "./content-catalogue";
 export {
   Device,
+  HDR_FORMATS,
   ROLES,
   Slug,
+  type Condition,
+  type Habit,
   type HdmiPort,
   type PictureRoute,
   type Port,
+  type PortInput,
   type Presents,
   type Setting,
   type SoundDescriptor,

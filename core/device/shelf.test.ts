@@ -12,16 +12,29 @@ describe.each(SHELF.map((row) => row.archetype))("the archetype %s", (archetype)
 
   test("offers only setting values that the engine knows", () => {
     for (const { key, options } of device.settings)
-      for (const value of options) expect(settingFact(key).options.map((row) => row.value)).toContain(value);
+      for (const value of options)
+        expect([
+          ...settingFact(key).options.map((row) => row.value),
+          ...(key === "input-select" ? device.ports.map(({ id }) => id) : []),
+        ]).toContain(value);
   });
 
-  test("has at most one marked return socket", () => {
-    expect(device.ports.filter((port) => port.connector === "hdmi" && port.returns !== "none").length).toBeLessThanOrEqual(1);
+  test("has at most one marked return socket for each direction", () => {
+    for (const direction of ["in", "out"])
+      expect(
+        device.ports.filter((port) => port.connector === "hdmi" && port.returns !== "none" && port.direction === direction).length,
+      ).toBeLessThanOrEqual(1);
   });
 
   test("has a sound route or a picture route for each of its sources", () => {
     for (const source of device.sources) expect(device.routes.some((route) => route.from.includes(source.id))).toBe(true);
   });
+});
+
+test("the shelf holds at least 45 archetypes in every lane of the trade", () => {
+  expect(SHELF.length).toBeGreaterThanOrEqual(45);
+  for (const role of ["player", "box", "screen", "sound"])
+    expect(SHELF.filter((row) => row.role === role).length).toBeGreaterThanOrEqual(13);
 });
 
 test("the shelf names each archetype once, and each content of the catalogue has its own name", () => {

@@ -1,11 +1,13 @@
 import type { Archetype } from "./archetype";
+import { BOXES } from "./archetypes/boxes";
+import { OTHER_PLAYERS } from "./archetypes/other-players";
 import { PLAYERS } from "./archetypes/players";
 import { SCREENS } from "./archetypes/screens";
 import { SOUND_SYSTEMS } from "./archetypes/sound";
 import { Device } from "./device";
 
 /** Every archetype that ships, in the order of the signal. */
-export const SHELF: readonly Archetype[] = [...PLAYERS, ...SCREENS, ...SOUND_SYSTEMS];
+export const SHELF: readonly Archetype[] = [...PLAYERS, ...OTHER_PLAYERS, ...BOXES, ...SCREENS, ...SOUND_SYSTEMS];
 
 export const findArchetype = (name: string): Archetype | undefined => SHELF.find((row) => row.archetype === name);
 

@@ -76,7 +76,10 @@ describe("the tables", () => {
   });
 
   test("have pixel clocks that refresh the whole raster: never less than the active pixels", () => {
-    for (const row of TIMINGS) expect(row.pixelClockMHz * 1e6).toBeGreaterThan(row.width * row.height * row.refreshHz);
+    for (const row of TIMINGS) {
+      const lines: number = row.mode.includes("i@") ? row.height / 2 : row.height;
+      expect(row.pixelClockMHz * 1e6).toBeGreaterThan(row.width * lines * row.refreshHz);
+    }
   });
 });
 

@@ -1,9 +1,19 @@
 export { BED_IDS, bedChannels, bedOfAtMost, bedStrings, BEDS, mainChannels, smallerBed, STRINGS, type Bed, type StringName } from "./beds";
-export { CABLE_CLASS_IDS, CABLE_CLASSES, cableClassFact, type CableClass, type ReturnWires } from "./cables";
+export {
+  CABLE_CLASS_IDS,
+  CABLE_CLASSES,
+  cableClassFact,
+  cableJoins,
+  certainLength,
+  classesJoining,
+  type CableClass,
+  type ReturnWires,
+} from "./cables";
 export { CODING_IDS, codingFact, CODINGS, payloadRate, type Coding, type Objects } from "./codings";
-export { CONNECTOR_IDS, connectorName, CONNECTORS, type Connector } from "./connectors";
-export { linkFact, LINKS, type LinkKind } from "./links";
-export { judgeLipSync, LIP_SYNC, type LipSyncJudgement } from "./lip-sync";
+export { CONNECTOR_IDS, connectorFact, connectorName, CONNECTORS, type Connector } from "./connectors";
+export { BLUETOOTH_DELAY, linkFact, LINKS, type LinkKind } from "./links";
+export { FRL_EFFICIENCY, FRL_GBPS, TMDS_MAX_GBPS } from "./frl";
+export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } from "./lip-sync";
 export { RELATIVES, relativesOf } from "./relatives";
 export { optionLabel, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
 export { PICTURE_MODES, TIMINGS, timingFact, type PictureMode } from "./timings";

@@ -22,7 +22,10 @@ export const SETTINGS = [
       { value: "auto", label: "auto" },
       { value: "bitstream", label: "bitstream" },
       { value: "pcm", label: "PCM" },
+      { value: "stereo", label: "stereo PCM" },
       { value: "dolby-digital", label: "always Dolby Digital" },
+      { value: "dolby-digital-plus", label: "always Dolby Digital Plus" },
+      { value: "dts", label: "always DTS" },
     ],
   },
   {
@@ -62,6 +65,98 @@ export const SETTINGS = [
       { value: "on", label: "spread to all speakers" },
     ],
   },
+  {
+    key: "decode-mode",
+    name: "Sound mode",
+    lookIn: "the receiver's remote, sound or surround mode; its display shows coding and mode as two lines",
+    options: [
+      { value: "auto", label: "auto" },
+      { value: "direct", label: "direct" },
+      { value: "stereo", label: "stereo" },
+      { value: "all-channel-stereo", label: "stereo from all speakers" },
+    ],
+  },
+  {
+    key: "signal-format",
+    name: "Picture mode of the HDMI sockets",
+    lookIn: "video or HDMI setup, then signal or 4K format; often off from the factory, sometimes for each socket",
+    options: [
+      { value: "standard", label: "standard" },
+      { value: "enhanced", label: "enhanced" },
+    ],
+  },
+  {
+    key: "edid-mode",
+    name: "What it lists to the player",
+    lookIn: "the small switch on the box, marked with channels or EDID",
+    options: [
+      { value: "2ch", label: "two channels" },
+      { value: "5.1", label: "5.1" },
+      { value: "screen", label: "what the screen lists" },
+    ],
+  },
+  {
+    key: "arc-take",
+    name: "Return channel into the box",
+    lookIn: "the ARC button on the box; its lamp blinks while it searches and stands still when it has found the screen",
+    options: ON_OFF,
+  },
+  {
+    key: "input-select",
+    name: "Chosen input",
+    lookIn: "the selector on the box",
+    options: [{ value: "follows", label: "the one in use" }],
+  },
+  {
+    key: "sound-follows",
+    name: "Sound output follows",
+    lookIn: "the box's remote or its web page, audio assignment",
+    options: [
+      { value: "lit", label: "the screen in use" },
+      { value: "output-a", label: "output A" },
+      { value: "output-b", label: "output B" },
+    ],
+  },
+  {
+    key: "object-format",
+    name: "Format for surround objects",
+    lookIn: "the computer's sound settings, the output's spatial format (its licence must be installed)",
+    options: [
+      { value: "off", label: "off" },
+      { value: "home-theater", label: "the home theater format" },
+      { value: "headphones", label: "the headphone format" },
+    ],
+  },
+  {
+    key: "output-device",
+    name: "Sound output device",
+    lookIn: "the computer's sound settings, output device",
+    options: [
+      { value: "hdmi", label: "HDMI" },
+      { value: "other", label: "another device" },
+    ],
+  },
+  {
+    key: "power",
+    name: "Power",
+    lookIn: "the front or the remote",
+    options: [
+      { value: "on", label: "on" },
+      { value: "standby", label: "stand-by" },
+    ],
+  },
+  { key: "standby-pass", name: "Pass-through in stand-by", lookIn: "HDMI setup, then stand-by or pass-through", options: ON_OFF },
+  {
+    key: "module",
+    name: "HDMI module",
+    lookIn: "the slot at the back; fit it before pairing",
+    options: [
+      { value: "fitted", label: "fitted" },
+      { value: "missing", label: "not fitted" },
+    ],
+  },
+  { key: "bluetooth", name: "Bluetooth", lookIn: "sound output or remotes and accessories, then Bluetooth", options: ON_OFF },
+  { key: "hdr", name: "HDR", lookIn: "picture or video output, then HDR", options: ON_OFF },
 ] as const satisfies readonly SettingFact[];
 
 export type SettingKey = (typeof SETTINGS)[number]["key"];
@@ -73,6 +168,6 @@ export function settingFact(key: SettingKey): SettingFact {
   return row;
 }
 
-/** The word for a setting's value; the value itself when the table does not know it. */
+/** The word for a setting's value; the value itself when the table does not know it, as for the numbered inputs of a selector. */
 export const optionLabel = (key: SettingKey, value: string): string =>
   settingFact(key).options.find((option) => option.value === value)?.label ?? value;

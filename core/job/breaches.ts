@@ -28,7 +28,7 @@ export function breachesOf(job: Job): readonly Breach[] {
 
 function placeInCable(refusal: Refusal, from: { device: string; port: string }): readonly string[] {
   if (refusal.code === "id-taken") return ["id"];
-  if (refusal.code === "cable-does-not-fit") return ["class"];
+  if (refusal.code === "cable-does-not-fit" || refusal.code === "neighbour-covered") return ["class"];
   if ("end" in refusal) return [refusal.end.device === from.device && refusal.end.port === from.port ? "from" : "to", "port"];
   if (refusal.code === "no-such-device") return [refusal.device === from.device ? "from" : "to", "device"];
   return [];

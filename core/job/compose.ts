@@ -1,27 +1,29 @@
-import { CABLE_CLASSES, cableClassFact, type CableClass } from "@/core/facts";
+import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
 import type { Device, Port } from "@/core/device";
 import type { Command, SingleCommand } from "./command";
 import { cableAt, findDevice, findPort, freeId, sameEnd } from "./find";
 import type { Cable, CableEnd, Job } from "./job";
 import { inSignalOrder, whyNotPlug } from "./why-not-plug";
 
-/** The cable an installer takes first for a socket: a class that assures everything the plug can carry. */
-const usualClass = (port: Port): CableClass =>
-  port.connector === "hdmi" ? "ultra-high-speed" : (CABLE_CLASSES.find((row) => row.connector === port.connector)?.id ?? "optical");
+/** The cable an installer takes first between two sockets: a class that assures everything the plugs can carry; a stick plugs in directly. */
+function usualClass(out: Port, into: Port): CableClass {
+  if (out.connector === "hdmi") return out.plug ? "direct-plug" : "ultra-high-speed";
+  return classesJoining(out.connector, into.connector)[0] ?? "optical";
+}
 
 /** The command that joins two sockets with an ordinary cable of 2 m; ends in either order. */
 export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableClass): Command {
   const { from, to } = inSignalOrder(job, a, b);
-  const out = findPort(job, from);
-  const cableClass = chosen ?? (out ? usualClass(out) : "ultra-high-speed");
+  const [out, into] = [findPort(job, from), findPort(job, to)];
+  const cableClass = chosen ?? (out && into ? usualClass(out, into) : "ultra-high-speed");
   const id = freeId("cable-1", new Set(job.cables.map((cable) => cable.id)));
   const cable: Cable = {
     id,
     from,
     to,
     class: cableClass,
-    lengthM: 2,
-    direction: "either",
+    lengthM: cableClass === "direct-plug" ? 0.1 : 2,
+    direction: cableClass === "hybrid-optical-hdmi" ? "one-way" : "either",
     returnWires: cableClassFact(cableClass).assures,
     label: "",
   };

@@ -1,4 +1,4 @@
-import type { Connector, SettingKey } from "@/core/facts";
+import type { CableClass, Connector, SettingKey } from "@/core/facts";
 import type { CableEnd } from "./job";
 
 /** Why an edit is not made. */
@@ -16,7 +16,11 @@ export type Refusal =
   | { readonly code: "same-device"; readonly device: string }
   | { readonly code: "socket-taken"; readonly end: CableEnd; readonly by: string }
   | { readonly code: "plug-does-not-fit"; readonly plug: Connector; readonly socket: Connector; readonly end: CableEnd }
-  | { readonly code: "cable-does-not-fit"; readonly cable: Connector; readonly socket: Connector }
+  | { readonly code: "cable-does-not-fit"; readonly cable: CableClass; readonly sockets: readonly [Connector, Connector] }
+  /** A wide stick beside the socket covers it. */
+  | { readonly code: "socket-covered"; readonly end: CableEnd; readonly by: string }
+  /** The stick itself would cover a socket that is taken. */
+  | { readonly code: "neighbour-covered"; readonly end: CableEnd; readonly by: string }
   | { readonly code: "both-outputs"; readonly end: CableEnd }
   | { readonly code: "both-inputs"; readonly end: CableEnd }
   | { readonly code: "cable-loop"; readonly devices: readonly string[] };

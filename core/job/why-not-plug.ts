@@ -1,4 +1,4 @@
-import { cableClassFact } from "@/core/facts";
+import { cableJoins, classesJoining } from "@/core/facts";
 import { cableAt, findDevice, findPort } from "./find";
 import type { Cable, CableEnd, Job } from "./job";
 import { loopThrough } from "./loop-through";
@@ -19,15 +19,46 @@ export function whyNotPlug(job: Job, a: CableEnd, b: CableEnd, ignoring?: string
   const socket = findPort(rest, b);
   if (!held || !socket) return { code: "no-such-port", end: b };
   if (a.device === b.device) return { code: "same-device", device: a.device };
-  if (held.connector !== socket.connector) return { code: "plug-does-not-fit", plug: held.connector, socket: socket.connector, end: b };
+  if (classesJoining(held.connector, socket.connector).length === 0)
+    return { code: "plug-does-not-fit", plug: held.connector, socket: socket.connector, end: b };
   if (held.direction === socket.direction) return { code: held.direction === "out" ? "both-outputs" : "both-inputs", end: b };
   for (const end of [a, b]) {
     const taken = cableAt(rest, end);
     if (taken) return { code: "socket-taken", end, by: taken.id };
   }
   const { from, to } = inSignalOrder(rest, a, b);
+  const stick = coveringStick(rest, to);
+  if (stick) return { code: "socket-covered", end: to, by: stick };
   const devices = loopThrough(rest, from, to);
   return devices ? { code: "cable-loop", devices } : null;
+}
+
+/** The sockets of HDMI inputs right beside one, in the order of the back plate. */
+function neighbours(job: Job, end: CableEnd): readonly CableEnd[] {
+  const inputs = (findDevice(job, end.device)?.ports ?? []).filter(
+    ({ connector, direction }) => connector === "hdmi" && direction === "in",
+  );
+  const at = inputs.findIndex(({ id }) => id === end.port);
+  if (at < 0) return [];
+  return [inputs[at - 1], inputs[at + 1]].flatMap((port) => (port ? [{ device: end.device, port: port.id }] : []));
+}
+
+const isWideStick = (job: Job, cable: Cable): boolean => {
+  const plug = findPort(job, cable.from);
+  return cable.class === "direct-plug" && plug?.connector === "hdmi" && plug.plug === "wide";
+};
+
+/** The wide stick that covers a socket from the one beside it, if any. */
+function coveringStick(job: Job, socket: CableEnd): string | null {
+  const cables = neighbours(job, socket).flatMap((end) => cableAt(job, end) ?? []);
+  return cables.find((cable) => isWideStick(job, cable))?.from.device ?? null;
+}
+
+/** The taken socket that a wide stick would cover if it were plugged in directly. */
+function coveredNeighbour(job: Job, cable: Cable): { end: CableEnd; by: string } | null {
+  if (!isWideStick(job, cable)) return null;
+  const end = neighbours(job, cable.to).find((socket) => cableAt(job, socket));
+  return end ? { end, by: cable.from.device } : null;
 }
 
 /** The two ends with the output first. */
@@ -42,6 +73,9 @@ export function whyNotCable(job: Job, cable: Cable): Refusal | null {
   if (refusal) return refusal;
   const out = findPort(job, cable.from);
   if (out && out.direction !== "out") return { code: "both-inputs", end: cable.from };
-  const made = cableClassFact(cable.class).connector;
-  return out && out.connector !== made ? { code: "cable-does-not-fit", cable: made, socket: out.connector } : null;
+  const into = findPort(job, cable.to);
+  if (out && into && !cableJoins(cable.class, out.connector, into.connector))
+    return { code: "cable-does-not-fit", cable: cable.class, sockets: [out.connector, into.connector] };
+  const covered = coveredNeighbour(job, cable);
+  return covered ? { code: "neighbour-covered", ...covered } : null;
 }

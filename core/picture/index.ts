@@ -1,2 +1,4 @@
-export { tmdsRate, type Picture } from "./picture";
-export { settlePicture, type PictureLimit, type PictureLoss } from "./settle-picture";
+export { activeRate, frlPayload, linkNeed, whetherFits, type LinkNeed } from "./link-need";
+export { tmdsRate, type Chroma, type Depth, type Picture } from "./picture";
+export type { PictureLimit, PictureLoss } from "./picture-limit";
+export { settlePicture } from "./settle-picture";

@@ -9,8 +9,12 @@ export interface Picture {
   readonly mode: PictureMode;
   readonly depth: Depth;
   readonly chroma: Chroma;
-  readonly hdr: "sdr" | "hdr10" | "hlg" | "dolby-vision";
+  readonly hdr: "sdr" | "hdr10" | "hlg" | "hdr10-plus" | "dolby-vision";
   readonly hdcp: "none" | "1.4" | "2.2" | "2.3";
+  /** Variable refresh and the screen's quick mode. */
+  readonly gaming: boolean;
+  /** The lines of detail that are really in it: a converter gives a timing, not detail. */
+  readonly lines: number;
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Arrival, Hop, Loss, Stream } from "@/core/chain";
 import type { Job } from "@/core/job";
 import type { WeighedChange } from "@/core/plan";
-import { changeWords, reasonSentence } from "@/core/text";
+import { cautionSentence, changeWords, pictureLossSentence, reasonSentence } from "@/core/text";
 
 /** The machine form of the board: the outside contract of `octachord arrivals --json` and `/api/jobs/:id/arrivals`. */
 export function arrivalsReport(job: Job, arrivals: readonly Arrival[], changes: readonly WeighedChange[]) {
@@ -31,7 +31,9 @@ function rowReport(job: Job, arrival: Arrival, changes: readonly WeighedChange[]
       ),
     ),
     losses: arrival.losses.map((loss) => lossReport(job, loss)),
-    pictureLosses: arrival.pictureLosses,
+    pictureLosses: arrival.pictureLosses.map((loss) => ({ ...loss, words: pictureLossSentence(job, loss) })),
+    cautions: arrival.cautions.map((caution) => ({ ...caution, words: cautionSentence(job, caution) })),
+    volume: arrival.volume,
     cures: changes
       .filter((change) => change.lifts.includes(arrival.id))
       .map((change) => ({

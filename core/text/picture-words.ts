@@ -1,37 +1,75 @@
 import type { Picture, PictureLoss } from "@/core/picture";
-import { tmdsRate } from "@/core/picture";
+import { linkNeed } from "@/core/picture";
 import type { Job } from "@/core/job";
+import { optionLabel, settingFact, TMDS_MAX_GBPS } from "@/core/facts";
+import { unreachable } from "@/core/outcome";
 import { formatGigabits, formatMetres } from "@/core/units";
 import { cableName, deviceName, socketName, upperFirst } from "./names";
 
-const HDR_WORDS = { sdr: "SDR", hdr10: "HDR10", hlg: "HLG", "dolby-vision": "Dolby Vision" } as const satisfies Record<
-  Picture["hdr"],
-  string
->;
+const HDR_WORDS = {
+  sdr: "SDR",
+  hdr10: "HDR10",
+  hlg: "HLG",
+  "hdr10-plus": "HDR10+",
+  "dolby-vision": "Dolby Vision",
+} as const satisfies Record<Picture["hdr"], string>;
 
-const modeWords = (mode: string): string => mode.replace(/^\d+x(\d+)@(\d+)$/, "$1p$2");
+/** "3840x2160@60" → "2160p60", "720x576i@50" → "576i50". */
+export const modeWords = (mode: string): string =>
+  mode.replace(/^\d+x(\d+)(i?)@(\d+)$/, (_all, lines: string, i: string, rate: string) => `${lines}${i || "p"}${rate}`);
 
 /** "2160p60 HDR10, 12 bit 4:2:2, 17.82 Gb/s". */
 export function pictureWords(picture: Picture): string {
   const chroma = picture.chroma.split("").join(":");
-  return `${modeWords(picture.mode)} ${HDR_WORDS[picture.hdr]}, ${picture.depth} bit ${chroma}, ${formatGigabits(tmdsRate(picture))}`;
+  const { tmdsGbps, frl, activeGbps } = linkNeed(picture);
+  const rate =
+    tmdsGbps <= TMDS_MAX_GBPS
+      ? formatGigabits(tmdsGbps)
+      : `${formatGigabits(activeGbps)} of pixels on a fixed-rate link of ${frl ?? "no speed there is"}`;
+  return `${modeWords(picture.mode)} ${HDR_WORDS[picture.hdr]}, ${picture.depth} bit ${chroma}, ${rate}`;
 }
 
+/** Why the picture is not as mastered, or not assured, as a sentence. */
 export function pictureLossSentence(job: Job, loss: PictureLoss): string {
   switch (loss.code) {
     case "picture-hdcp":
-      return `${socketName(job, loss)} has HDCP ${loss.have}; protected 2160p needs ${loss.need} at every hop, so the player drops to 1080p.`;
-    case "picture-rate": {
-      const at = loss.at.kind === "socket" ? socketName(job, loss.at) : upperFirst(cableName(job, loss.at.cable));
-      return `${at} carries ${formatGigabits(loss.have)}; the picture as mastered needs ${formatGigabits(loss.need)}.`;
-    }
+      return loss.need === "1.4"
+        ? `${socketName(job, loss)} has no HDCP, so anything protected stays black.`
+        : `${socketName(job, loss)} has HDCP ${loss.have}; protected 2160p needs ${loss.need} at every hop, so the player drops to 1080p.`;
+    case "picture-rate":
+      return `${limitName(job, loss.at)} carries ${formatGigabits(loss.have)}; the picture as mastered needs ${formatGigabits(loss.need)}.`;
     case "picture-mode":
       return `${deviceName(job, loss.device)} shows at most ${modeWords(loss.have)}.`;
     case "picture-hdr":
-      return `${deviceName(job, loss.device)} does not show ${HDR_WORDS[loss.need as Picture["hdr"]] ?? loss.need}.`;
+      return `${deviceName(job, loss.device)} does not take ${hdrName(loss.need)}.`;
+    case "picture-hdr-off":
+      return `HDR is off at ${deviceName(job, loss.device)}.`;
+    case "picture-gaming":
+      return `${deviceName(job, loss.device)} does not take variable refresh and the quick mode.`;
+    case "picture-lines":
+      return `${deviceName(job, loss.device)} makes a ${modeWords(loss.need)} timing of it; the detail stays that of ${loss.have} lines.`;
     case "picture-length":
-      return `${upperFirst(cableName(job, loss.cable))} is ${formatMetres(loss.need)} long; its class is certain to ${formatMetres(loss.have)}, so the picture is not assured.`;
+      return `${upperFirst(cableName(job, loss.cable))} is ${formatMetres(loss.need)} long; at this rate copper is certain to ${formatMetres(loss.have)}, so the picture is not assured.`;
+    case "picture-tight":
+      return `It only just fits: the picture with its whole blanking would need more than ${formatGigabits(loss.have)} carries.`;
+    case "picture-shut":
+      return `${deviceName(job, loss.device)} passes no picture while “${settingFact(loss.setting).name}” is set to ${optionLabel(loss.setting, loss.value)}.`;
     case "picture-unknown":
       return `Nobody has noted what ${socketName(job, loss)} can carry, so the picture is not assured.`;
+    default:
+      return unreachable(loss);
+  }
+}
+
+const hdrName = (format: string): string => HDR_WORDS[format as Picture["hdr"]] ?? format;
+
+function limitName(job: Job, limit: Extract<PictureLoss, { code: "picture-rate" }>["at"]): string {
+  switch (limit.kind) {
+    case "socket":
+      return limit.standard ? `${socketName(job, limit)}, in its standard picture mode,` : socketName(job, limit);
+    case "cable":
+      return upperFirst(cableName(job, limit.cable));
+    default:
+      return deviceName(job, limit.device);
   }
 }

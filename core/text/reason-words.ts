@@ -85,6 +85,20 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return reason.value === "own"
         ? `${name(reason.device)} is set to play from its own speakers, so it sends nothing to the sound system.`
         : `${name(reason.device)} is set to leave sound to the sound system, so its own speakers are mute.`;
+    case "setting-shuts":
+      return reason.setting === "sound-follows"
+        ? `The sound output of ${name(reason.device)} belongs to ${optionLabel(reason.setting, reason.value)}, and this screen hangs on another.`
+        : `${name(reason.device)} needs “${settingFact(reason.setting).name}” set to ${reason.wanted.map((value) => optionLabel(reason.setting, value)).join(" or ")} here; it is set to ${optionLabel(reason.setting, reason.value)}.`;
+    case "plug-mutes":
+      return `A plug in ${socketName(job, reason)} mutes this way.`;
+    case "link-lossy":
+      return `${upperFirst(linkName(reason.link))} codes the sound once more, with loss.`;
+    case "no-cec":
+      return `${name(reason.device)} takes no part in HDMI control (CEC), and ARC is started over CEC.${becauseClause(job, reason.because)}`;
+    case "renders-binaural":
+      return `${name(reason.device)} renders for headphones: two channels leave it, and no objects.`;
+    case "decode-mode":
+      return `${name(reason.device)} shows the coding as whole, but its sound mode is ${optionLabel("decode-mode", reason.value)}: ${reason.have} sounds in place of ${reason.need}.`;
     case "not-connected":
       return `No cable is plugged into ${name(reason.device)}.`;
     case "no-way":
@@ -131,6 +145,18 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return "passes no sound on";
     case "speakers-choice":
       return reason.value === "own" ? "the screen’s own speakers are chosen" : "own speakers mute";
+    case "setting-shuts":
+      return `${settingFact(reason.setting).name}: ${optionLabel(reason.setting, reason.value)}`;
+    case "plug-mutes":
+      return "muted by a plug";
+    case "link-lossy":
+      return `${linkFact(reason.link).name} codes with loss`;
+    case "no-cec":
+      return "no CEC, so no ARC";
+    case "renders-binaural":
+      return "rendered for headphones";
+    case "decode-mode":
+      return `sound mode: ${optionLabel("decode-mode", reason.value)}`;
     case "not-connected":
       return "not plugged in";
     case "no-way":

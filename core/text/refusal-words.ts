@@ -1,4 +1,4 @@
-import { connectorName, settingFact } from "@/core/facts";
+import { cableClassFact, connectorName, settingFact } from "@/core/facts";
 import type { Breach, Job, JobTrouble, Refusal } from "@/core/job";
 import { cableName, deviceName, listed, socketName } from "./names";
 
@@ -32,7 +32,11 @@ export function refusalSentence(job: Job, refusal: Refusal): string {
     case "plug-does-not-fit":
       return `A plug for ${connectorName(refusal.plug)} does not fit a socket for ${connectorName(refusal.socket)}.`;
     case "cable-does-not-fit":
-      return `A cable for ${connectorName(refusal.cable)} does not fit a socket for ${connectorName(refusal.socket)}.`;
+      return `A cable of the class “${cableClassFact(refusal.cable).name}” does not join ${listed(refusal.sockets.map(connectorName))}.`;
+    case "socket-covered":
+      return `${deviceName(job, refusal.by)} is a wide stick in the socket beside it and covers ${socketName(job, refusal.end)}; an extender frees it.`;
+    case "neighbour-covered":
+      return `${deviceName(job, refusal.by)} is a wide stick and would cover ${socketName(job, refusal.end)}, which is taken; plug it in with an extender.`;
     case "both-outputs":
       return "Both sockets are outputs; a cable joins an output to an input.";
     case "both-inputs":
@@ -58,6 +62,10 @@ export function refusalFlag(refusal: Refusal): string {
       return "same device";
     case "cable-loop":
       return "runs in a circle";
+    case "socket-covered":
+      return "covered by a stick";
+    case "neighbour-covered":
+      return "covers a plug";
     default:
       return "not possible";
   }

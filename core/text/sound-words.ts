@@ -23,6 +23,7 @@ const LINEAGE_WORDS = {
   decoded: "decoded",
   downmixed: "mixed down",
   "re-encoded": "coded again",
+  binaural: "rendered for headphones",
 } as const satisfies Record<Stream["lineage"], string>;
 
 /** "LPCM 2.0, mixed down". */
@@ -31,6 +32,7 @@ export const lineageWords = (stream: Stream): string => `${streamWords(stream)},
 /** "5.1.2 plays", "5.1.2 plays, filled up from 2.0". */
 export function playedWords(played: Played | null, arrives: Stream | null): string {
   if (!played) return "nothing";
+  if (played.upmixed && arrives && played.layout === "2.0") return "2.0 from every speaker";
   return played.upmixed && arrives ? `${played.layout} sounds, spread from ${arrives.channels}` : `${played.layout} plays`;
 }
 
@@ -49,9 +51,9 @@ export const LIP_SYNC_WORDS: Readonly<Record<LipSyncJudgement, string>> = {
   "sound-far-late": "sound far too late",
 };
 
-/** "its own app, series" or "film": what a row is, below the player's name. */
-export const rowWords = (arrival: Pick<Arrival, "app" | "content">): string =>
-  arrival.app ? `${arrival.app}, ${arrival.content.name}` : arrival.content.name;
+/** "its own app, series" or "film on Projector": what a row is, below the player's name. */
+export const rowWords = ({ app, content, shownOn }: Pick<Arrival, "app" | "content" | "shownOn">): string =>
+  `${app ? `${app}, ` : ""}${content.name}${shownOn ? ` on ${shownOn}` : ""}`;
 
 /** The first track of the content, as it could leave the player. */
 export function masterWords(arrival: Pick<Arrival, "content">): string {

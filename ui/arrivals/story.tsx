@@ -4,6 +4,7 @@ import { Button } from "antd";
 import type { Arrival } from "@/core/chain";
 import type { WeighedChange } from "@/core/plan";
 import {
+  cautionSentence,
   changeWords,
   deviceName,
   LIP_SYNC_WORDS,
@@ -16,6 +17,7 @@ import {
   screenSpeakersSentence,
   storyWords,
   unknownWords,
+  volumeSentence,
 } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
 import { useIntents, useJob } from "@/ui/job";
@@ -52,7 +54,10 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: readonl
           <p>{screenSpeakersSentence(job, arrival)}</p>
         </section>
       ) : null}
-      {losses.length ? <Cures arrival={arrival} changes={changes} /> : null}
+      {losses.length || arrival.losses.some(({ reason }) => reason.code === "decode-mode") ? (
+        <Cures arrival={arrival} changes={changes} />
+      ) : null}
+      {arrival.cautions.length || arrival.volume ? <Mind arrival={arrival} /> : null}
       {ceilings.length ? (
         <section>
           <h3>More than this sound system plays</h3>
@@ -63,6 +68,20 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: readonl
       ) : null}
       {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
     </div>
+  );
+}
+
+/** What tends to go wrong although it works now, and what moves the loudness. */
+function Mind({ arrival }: { arrival: Arrival }) {
+  const job = useJob((state) => state.job);
+  return (
+    <section>
+      <h3>{arrival.cautions.length ? "Mind" : "Volume"}</h3>
+      {arrival.cautions.map((caution) => (
+        <p key={cautionSentence(job, caution)}>{cautionSentence(job, caution)}</p>
+      ))}
+      {arrival.volume ? <p>{volumeSentence(job, arrival.volume)}</p> : null}
+    </section>
   );
 }
 

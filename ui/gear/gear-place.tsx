@@ -12,6 +12,7 @@ import styles from "./gear.module.css";
 
 const LANES = [
   { role: "player", heading: "Players" },
+  { role: "box", heading: "Boxes between" },
   { role: "screen", heading: "Screens" },
   { role: "sound", heading: "Sound systems" },
 ] as const;

@@ -2,7 +2,7 @@
 
 import { Button, Input, InputNumber } from "antd";
 import { useState } from "react";
-import { CABLE_CLASSES, cableClassFact, type ReturnWires } from "@/core/facts";
+import { cableClassFact, classesJoining, type ReturnWires } from "@/core/facts";
 import { findPort, moveCableEnd, sameEnd, socketAnswers, type Cable, type CableEnd } from "@/core/job";
 import { deviceName, socketName } from "@/core/text";
 import { Choice } from "@/ui/kit";
@@ -20,7 +20,7 @@ const WIRES = [
 export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void }) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
-  const connector = findPort(job, cable.from)?.connector;
+  const [out, into] = [findPort(job, cable.from), findPort(job, cable.to)];
   const set = (fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "label">>) =>
     edit({ kind: "edit-cable", cable: cable.id, fields });
   return (
@@ -34,7 +34,10 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
         Class
         <Choice
           value={cable.class}
-          options={CABLE_CLASSES.filter((row) => row.connector === connector).map((row) => ({ value: row.id, label: row.name }))}
+          options={(out && into ? classesJoining(out.connector, into.connector) : []).map((id) => ({
+            value: id,
+            label: cableClassFact(id).name,
+          }))}
           onChange={(chosen) => set({ class: chosen, returnWires: cableClassFact(chosen).assures })}
           label="Class of the cable"
         />
@@ -51,7 +54,7 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
           aria-label="Length in metres"
         />
       </label>
-      {connector === "hdmi" ? (
+      {out?.connector === "hdmi" ? (
         <label>
           Return wires
           <Choice

@@ -4,7 +4,7 @@ import { cableAt, findDevice, type Job } from "@/core/job";
 /** Sizes of the map, in its own units; the styles of a plate follow them. */
 export const PLATE = { width: 224, head: 40, row: 34, gap: 26, lane: 318 } as const;
 
-const LANES: readonly Device["role"][] = ["player", "screen", "sound"];
+const LANES: readonly Device["role"][] = ["player", "box", "screen", "sound"];
 
 export type Side = "left" | "right";
 
@@ -64,5 +64,6 @@ function sideOf(job: Job, device: Device, port: Port): Side {
   const cable = cableAt(job, { device: device.id, port: port.id });
   if (!cable) return port.direction === "out" || (port.connector === "hdmi" && port.returns !== "none") ? "right" : "left";
   const other = findDevice(job, cable.from.device === device.id ? cable.to.device : cable.from.device);
-  return other?.role === "sound" ? "right" : "left";
+  if (!other || other.role === device.role) return port.direction === "out" ? "right" : "left";
+  return LANES.indexOf(other.role) > LANES.indexOf(device.role) ? "right" : "left";
 }

@@ -1,0 +1,142 @@
+import { judgeLipSync } from "@/core/facts";
+import type { Content, Device, Source } from "@/core/device";
+import { milliseconds } from "@/core/units";
+import type { Arrival, Verdict } from "./arrival";
+import { cautionsOf } from "./cautions";
+import { ceilingsOf } from "./ceilings";
+import { follow, type Followed } from "./follow";
+import { pictureArrival, pictureWays, type PictureArrival, type PictureWay } from "./picture-way";
+import { lostToDecodeMode } from "./play";
+import { compareStreams, idealForms } from "./quality";
+import type { Loss, Reason } from "./reason";
+import { litBy, type Rig } from "./rig";
+import { streamOf, type Stream } from "./stream";
+import { furthestReached, waysTo } from "./way";
+import { volumeOf } from "./volume";
+import { lossesBelowBest } from "./why-not";
+
+/** The rows of one content of one source: one for each screen its picture reaches, one alone where it has no picture or reaches none. */
+export function arrivalsOfContent(
+  rig: Rig,
+  device: Device,
+  source: Source,
+  content: Content,
+  system: Device | undefined,
+): readonly Arrival[] {
+  const ways = pictureWays(rig, device, source.id);
+  const shown: readonly (PictureWay | null)[] = ways.length === 0 ? [null] : content.picture ? ways : ways.slice(0, 1);
+  return shown.map((way) =>
+    arrivalOf(way ? litBy(rig, way.outputs) : rig, { device, source, content, system, picture: way, among: shown.length }),
+  );
+}
+
+interface Row {
+  readonly device: Device;
+  readonly source: Source;
+  readonly content: Content;
+  readonly system: Device | undefined;
+  readonly picture: PictureWay | null;
+  /** How many screens this content reaches. */
+  readonly among: number;
+}
+
+function arrivalOf(rig: Rig, row: Row): Arrival {
+  const { device, source, content, system } = row;
+  const screen = row.picture?.screen;
+  const picture = row.picture ? pictureArrival(rig, device, row.picture, content) : null;
+  const tracks = content.tracks.map(streamOf);
+  const best = system ? (idealForms(content, system)[0] ?? null) : null;
+  const followed = system ? bestWay(rig, device, source.id, tracks, system) : null;
+  const verdict = verdictOf(followed, best, content, picture, system);
+  const lipSyncMs =
+    followed?.arrives && followed.delayMs !== null && picture?.picture && picture.delayMs !== null
+      ? milliseconds(followed.delayMs - picture.delayMs)
+      : null;
+  return {
+    id: `${device.id}/${source.id}/${content.id}${row.among > 1 && screen ? `@${screen.id}` : ""}`,
+    player: device.id,
+    source: source.id,
+    app: source.kind === "media" ? null : source.name,
+    content,
+    system: system?.id ?? null,
+    screen: screen?.id ?? null,
+    shownOn: row.among > 1 && screen ? screen.name : null,
+    verdict,
+    leaves: followed?.leaves ?? null,
+    arrives: followed?.arrives ?? null,
+    plays: followed?.plays ?? null,
+    best,
+    hops: followed?.hops ?? [],
+    losses: lossesOf(rig, row, followed, best, verdict),
+    cautions: cautionsOf(rig, device, followed, row.picture),
+    volume: followed?.arrives && system ? volumeOf(rig, followed, system, screen) : null,
+    delayMs: followed?.arrives ? followed.delayMs : null,
+    lipSyncMs,
+    lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),
+    picture: picture?.picture ?? null,
+    pictureLosses: picture?.losses ?? [],
+    screenSpeakers: screenSpeakers(rig, row, tracks),
+  };
+}
+
+/** The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, and the one with the fewest obstacles. */
+function bestWay(rig: Rig, device: Device, source: string, tracks: readonly Stream[], system: Device): Followed | null {
+  const order = (a: Followed, b: Followed): number =>
+    compareStreams(b.arrives, a.arrives, system) ||
+    Number(isUnknown(b)) - Number(isUnknown(a)) ||
+    a.blocks.length - b.blocks.length ||
+    a.way.length - b.way.length;
+  const followed = waysTo(rig, device, source, system).map((way) => follow(rig, way, tracks));
+  return followed.sort(order)[0] ?? null;
+}
+
+const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
+
+function verdictOf(
+  followed: Followed | null,
+  best: Stream | null,
+  content: Content,
+  picture: PictureArrival | null,
+  system: Device | undefined,
+): Verdict {
+  if (!system || !followed) return "silent";
+  if (isUnknown(followed)) return "unknown";
+  if (!followed.arrives) return "silent";
+  if (content.picture && !picture?.picture) return "no-picture";
+  return compareStreams(followed.arrives, best, system) >= 0 ? "full" : "reduced";
+}
+
+function lossesOf(rig: Rig, row: Row, followed: Followed | null, best: Stream | null, verdict: Verdict): readonly Loss[] {
+  const { device, source, content, system } = row;
+  if (!system) return [atPlayer({ code: "no-sound-system" })];
+  const mode = followed?.arrives ? lostToDecodeMode(rig, followed.arrives, system) : null;
+  const ceilings = [...(mode ? [mode] : []), ...ceilingsOf(content, best, system)].map(
+    (reason) => ({ reason, hop: Math.max(0, (followed?.hops.length ?? 1) - 1), scope: "ceiling" }) as const,
+  );
+  if (!followed) return [atPlayer(whyNoWay(rig, device, source, system)), ...ceilings];
+  if (verdict === "unknown")
+    return [
+      ...toldOnce(followed.unknown).map(({ fact, hop }): Loss => ({ reason: { code: "unknown-fact", unknown: fact }, hop, scope: "path" })),
+      ...ceilings,
+    ];
+  if (!followed.arrives) return [...followed.blocks, ...ceilings];
+  return [...lossesBelowBest(rig, followed, content, system), ...ceilings];
+}
+
+/** A missing fact shows at every hop that waits for it; it is told once, at the last of them, where it belongs. */
+const toldOnce = (unknown: Followed["unknown"]) => [...new Map(unknown.map((row) => [JSON.stringify(row.fact), row])).values()];
+
+const atPlayer = (reason: Reason): Loss => ({ reason, hop: 0, scope: "path" });
+
+function whyNoWay(rig: Rig, device: Device, source: Source, system: Device): Reason {
+  const plugged = device.ports.some((port) => rig.cableAt({ device: device.id, port: port.id }));
+  if (!plugged) return { code: "not-connected", device: device.id };
+  return { code: "no-way", device: furthestReached(rig, device, source.id)?.id ?? device.id, to: system.id };
+}
+
+/** What the speakers of the screen itself play of a source, where the screen is not the chosen sound system. */
+function screenSpeakers(rig: Rig, { device, source, picture, system }: Row, tracks: readonly Stream[]) {
+  const screen = picture?.screen;
+  if (!screen?.speakers || screen.id === system?.id) return null;
+  return bestWay(rig, device, source.id, tracks, screen)?.plays ?? null;
+}

@@ -1,0 +1,55 @@
+import type { Coding } from "@/core/facts";
+import type { Device } from "@/core/device";
+import type { Followed } from "./follow";
+import type { PictureWay } from "./picture-way";
+import type { Rig } from "./rig";
+
+/** What tends to go wrong on a row although it works now. */
+export type Caution =
+  /** The bitstream slips out of step after a while; PCM cures it, at the price of what PCM costs there. */
+  | { readonly code: "drift"; readonly device: string; readonly coding: Coding }
+  /** The box shows its old list until it is plugged anew. */
+  | { readonly code: "keeps-old-edid"; readonly device: string }
+  /** The box shows no list while the screen sleeps. */
+  | { readonly code: "forgets-edid"; readonly device: string }
+  /** A protected-4K socket holds a player that never needs one, while the device has a lesser socket free. */
+  | { readonly code: "socket-wasted"; readonly device: string; readonly port: string; readonly better: string };
+
+/** The cautions of one row, from the habits of the devices it passes and the sockets it sits in. */
+export function cautionsOf(rig: Rig, player: Device, followed: Followed | null, picture: PictureWay | null): readonly Caution[] {
+  const passed = followed?.arrives ? followed.way.flatMap((step) => (step.kind === "inside" ? [step.device] : [])) : [];
+  const habits = [...new Set(passed)].flatMap((device): Caution[] =>
+    device.habits.flatMap((habit): Caution[] => {
+      switch (habit.habit) {
+        case "drifts": {
+          const coding = device.id === player.id ? followed?.leaves?.coding : undefined;
+          return coding && habit.codings.includes(coding) ? [{ code: "drift", device: device.id, coding }] : [];
+        }
+        case "keeps-old-edid":
+        case "forgets-edid":
+          return device.id === player.id ? [] : [{ code: habit.habit, device: device.id }];
+      }
+    }),
+  );
+  return [...habits, ...wastedSocket(rig, player, picture)];
+}
+
+/** A player with an old HDCP or an HD rate in a socket of the scarce kind, where its hub has an old one free. */
+function wastedSocket(rig: Rig, player: Device, picture: PictureWay | null): Caution[] {
+  const [cable] = picture?.cables ?? [];
+  const out = cable && rig.port(cable.from);
+  const into = cable && rig.port(cable.to);
+  const hub = cable && rig.device(cable.to.device);
+  if (!cable || !hub || cable.from.device !== player.id || out?.connector !== "hdmi" || into?.connector !== "hdmi") return [];
+  const isProtected = (hdcp: string | null) => hdcp === "2.2" || hdcp === "2.3";
+  if (isProtected(out.hdcp) || !isProtected(into.hdcp)) return [];
+  const better = hub.ports.find(
+    (port) =>
+      port.connector === "hdmi" &&
+      port.direction === "in" &&
+      port.hdcp === "1.4" &&
+      port.returns === "none" &&
+      !rig.cableAt({ device: hub.id, port: port.id }),
+  );
+  return better ? [{ code: "socket-wasted", ...cable.to, better: better.id }] : [];
+}

@@ -1,0 +1,32 @@
+import { effectiveSetting, type Device, type SettingState } from "@/core/device";
+import type { Cable, Job } from "@/core/job";
+import { cableQuestion, deviceQuestion, settingQuestion, type Question } from "./rig";
+
+/** Every question that a rig of one job may answer otherwise than a rig of another. Jobs are never changed in place, so what is the same object is the same. */
+export function changedQuestions(before: Job, after: Job, state: SettingState): ReadonlySet<Question> {
+  return new Set([...changedDevices(before, after, state), ...changedCables(before, after)]);
+}
+
+function changedDevices(before: Job, after: Job, state: SettingState): Question[] {
+  const old = new Map(before.devices.map((device) => [device.id, device]));
+  const now = new Set(after.devices.map(({ id }) => id));
+  const gone = before.devices.filter(({ id }) => !now.has(id)).map(({ id }) => deviceQuestion(id));
+  return [...gone, ...after.devices.flatMap((device) => betweenDevices(old.get(device.id), device, state))];
+}
+
+function betweenDevices(before: Device | undefined, after: Device, state: SettingState): Question[] {
+  if (before === after) return [];
+  const parts = Object.keys(after) as (keyof Device)[];
+  if (!before || parts.some((part) => part !== "settings" && before[part] !== after[part])) return [deviceQuestion(after.id)];
+  const keys = new Set([...before.settings, ...after.settings].map(({ key }) => key));
+  return [...keys]
+    .filter((key) => effectiveSetting(before, key, state) !== effectiveSetting(after, key, state))
+    .map((key) => settingQuestion(after.id, key));
+}
+
+function changedCables(before: Job, after: Job): Question[] {
+  const ends = (cable: Cable) => [cableQuestion(cable.from), cableQuestion(cable.to)];
+  const old = new Set(before.cables);
+  const now = new Set(after.cables);
+  return [...before.cables.filter((cable) => !now.has(cable)), ...after.cables.filter((cable) => !old.has(cable))].flatMap(ends);
+}

@@ -1,0 +1,45 @@
+import type { Device } from "@/core/device";
+import type { Followed } from "./follow";
+import type { Rig } from "./rig";
+
+/** What moves the loudness of a row: the screen's remote, the sound system's own, a knob by hand, or nobody can tell. */
+export type Volume =
+  | { readonly by: "screen-remote"; readonly device: string }
+  | { readonly by: "own-remote"; readonly device: string }
+  | { readonly by: "knob"; readonly device: string }
+  | { readonly by: "unknown" };
+
+/**
+ * Who moves the loudness. The screen's remote does where a device on the way takes CEC volume over an HDMI cable from the screen;
+ * else the sound system's own remote or knob. A box that takes CEC volume in front of an amplifier with only a knob keeps the remote in charge.
+ * Source: CEC 1.4 §13.15 system audio control.
+ */
+export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: Device | undefined): Volume {
+  if (screen && system.id === screen.id) return { by: "screen-remote", device: screen.id };
+  const onTheWay = followed.way.flatMap((step) => (step.kind === "inside" ? [step.device] : []));
+  const obeys = [...new Set([...onTheWay, system])].find(
+    (device) =>
+      device.id !== screen?.id && (device.volume === "cec" || device.volume === "remote-and-cec") && hearsScreen(rig, device, screen),
+  );
+  if (obeys) return { by: "screen-remote", device: obeys.id };
+  switch (system.volume) {
+    case "remote":
+    case "remote-and-cec":
+      return { by: "own-remote", device: system.id };
+    case "knob":
+      return { by: "knob", device: system.id };
+    default:
+      return { by: "unknown" };
+  }
+}
+
+/** Whether a device and the screen share an HDMI cable and speak CEC at both ends. */
+function hearsScreen(rig: Rig, device: Device, screen: Device | undefined): boolean {
+  if (!screen || !speaks(rig, device) || !speaks(rig, screen)) return false;
+  return device.ports.some((port) => {
+    const cable = port.connector === "hdmi" ? rig.cableAt({ device: device.id, port: port.id }) : undefined;
+    return cable !== undefined && (cable.from.device === screen.id || cable.to.device === screen.id);
+  });
+}
+
+const speaks = (rig: Rig, device: Device): boolean => device.speaksCec && rig.setting(device, "cec") !== "off";

@@ -1,0 +1,42 @@
+import type { PictureMode, SettingKey } from "@/core/facts";
+import type { Hdcp, Picture } from "./picture";
+
+/** What one thing on the way of a picture can do; null where nobody knows. */
+export type PictureLimit =
+  | {
+      readonly kind: "socket";
+      readonly device: string;
+      readonly port: string;
+      readonly gbps: number | null;
+      readonly hdcp: Hdcp | null;
+      /** Its rate is low only because the device's picture mode is standard. */
+      readonly standard: boolean;
+    }
+  | {
+      readonly kind: "cable";
+      readonly cable: string;
+      readonly gbps: number;
+      readonly lengthM: number;
+      readonly passive: boolean;
+      readonly certainM: number;
+    }
+  /** A device that passes only some HDR formats, or no variable refresh. */
+  | { readonly kind: "route"; readonly device: string; readonly hdr: readonly Picture["hdr"][] | null; readonly gaming: boolean }
+  /** Another screen on a splitter without a scaler: all get what the least of them can. */
+  | { readonly kind: "other-screen"; readonly device: string; readonly maxMode: PictureMode; readonly hdr: readonly Picture["hdr"][] }
+  /** A converter that makes one timing of whatever comes. */
+  | { readonly kind: "converter"; readonly device: string; readonly makes: PictureMode };
+
+/** Why the picture is not as mastered, or not assured. */
+export type PictureLoss =
+  | { readonly code: "picture-hdcp"; readonly device: string; readonly port: string; readonly need: string; readonly have: string }
+  | { readonly code: "picture-rate"; readonly at: PictureLimit; readonly need: number; readonly have: number; readonly unit: "Gb/s" }
+  | { readonly code: "picture-mode"; readonly device: string; readonly need: PictureMode; readonly have: PictureMode }
+  | { readonly code: "picture-hdr"; readonly device: string; readonly need: string }
+  | { readonly code: "picture-hdr-off"; readonly device: string; readonly need: string }
+  | { readonly code: "picture-gaming"; readonly device: string }
+  | { readonly code: "picture-lines"; readonly device: string; readonly need: PictureMode; readonly have: number }
+  | { readonly code: "picture-length"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
+  | { readonly code: "picture-tight"; readonly need: number; readonly have: number; readonly unit: "Gb/s" }
+  | { readonly code: "picture-shut"; readonly device: string; readonly setting: SettingKey; readonly value: string }
+  | { readonly code: "picture-unknown"; readonly device: string; readonly port: string };

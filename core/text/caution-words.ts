@@ -1,0 +1,38 @@
+import type { Caution, Volume } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { unreachable } from "@/core/outcome";
+import { deviceName, socketName } from "./names";
+import { codingName } from "./sound-words";
+
+/** What tends to go wrong on a row that works now, with its cure and the price of the cure. */
+export function cautionSentence(job: Job, caution: Caution): string {
+  const name = deviceName(job, caution.device);
+  switch (caution.code) {
+    case "drift":
+      return `${codingName(caution.coding)} from ${name} tends to slip out of step after a while. PCM at ${name} cures it, and costs every channel beyond what PCM carries there.`;
+    case "keeps-old-edid":
+      return `${name} shows its old list until it is plugged anew or switched off and on: do that after any change behind it.`;
+    case "forgets-edid":
+      return `${name} may show no list while the screen sleeps: switch the screen on first.`;
+    case "socket-wasted":
+      return `${socketName(job, caution)} is one of the few protected 4K sockets, and this player never needs one: ${socketName(job, { device: caution.device, port: caution.better })} serves it as well.`;
+    default:
+      return unreachable(caution);
+  }
+}
+
+/** What moves the loudness: "The screen's remote moves the volume at Bar." */
+export function volumeSentence(job: Job, volume: Volume): string {
+  switch (volume.by) {
+    case "screen-remote":
+      return `The screen's remote moves the volume at ${deviceName(job, volume.device)}.`;
+    case "own-remote":
+      return `The volume moves by the remote of ${deviceName(job, volume.device)} itself.`;
+    case "knob":
+      return `The volume moves only by the knob at ${deviceName(job, volume.device)}.`;
+    case "unknown":
+      return "What moves the volume is not known.";
+    default:
+      return unreachable(volume);
+  }
+}
