@@ -17,7 +17,8 @@ import {
   VERDICT_WORDS,
 } from "@/core/text";
 import type { ExitCode } from "./main";
-import { readJobFile, UnusableInput } from "./read-job-file";
+import { readJobFile } from "./read-job-file";
+import { UnusableInput } from "./unusable-input";
 
 const State = z.enum(["found", "planned", "left"]);
 

@@ -1,6 +1,8 @@
 import { Command, CommanderError } from "commander";
 import { arrivalsCommand } from "./arrivals-command";
-import { UnusableInput } from "./read-job-file";
+import { UnusableInput } from "./unusable-input";
+import { changesCommand } from "./changes-command";
+import { linkCommand } from "./link-command";
 import { validateCommand } from "./validate-command";
 
 /** 0: fine; 1: the answer holds problems; 2: unusable input, with one line on stderr. */
@@ -30,6 +32,27 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
     .action(async (file: string, options: { json?: boolean; as: string }) => {
       exitCode = await arrivalsCommand(file, options);
+    });
+  program
+    .command("changes")
+    .description("the smallest set of changes that lifts all arrivals as far as the gear allows")
+    .argument("<job>", jobHelp)
+    .option("--json", "answer as JSON")
+    .option("--no-purchase", "think of settings and plugs only: no cable is bought")
+    .option("--buy <archetype>", "say what one device of the shelf would add")
+    .action(async (file: string, options: { json?: boolean; buy?: string; purchase: boolean }) => {
+      exitCode = await changesCommand(file, options);
+    });
+  program
+    .command("link")
+    .description("what a picture asks of sockets and cables")
+    .requiredOption("--mode <mode>", "for instance 3840x2160@60")
+    .option("--depth <bits>", "8, 10 or 12", "8")
+    .option("--chroma <chroma>", "444, 422 or 420", "444")
+    .option("--have <gbps>", "the rate of the link at hand")
+    .option("--json", "answer as JSON")
+    .action((options: { mode: string; depth: string; chroma: string; have?: string; json?: boolean }) => {
+      exitCode = linkCommand(options);
     });
   try {
     await program.parseAsync([...args], { from: "user" });

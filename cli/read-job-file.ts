@@ -2,11 +2,7 @@ import { readFile, stat } from "node:fs/promises";
 import { text } from "node:stream/consumers";
 import { MAX_JOB_BYTES, readJobText, type Job } from "@/core/job";
 import { troubleSentence } from "@/core/text";
-
-/** Input that cannot be used; the message is one line that names the file, the place and what was expected. */
-export class UnusableInput extends Error {
-  override readonly name = "UnusableInput";
-}
+import { UnusableInput } from "./unusable-input";
 
 /** Reads a job from a file, or from standard input where the name is "-". */
 export async function readJobFile(file: string): Promise<Job> {

@@ -13,7 +13,7 @@ test("a setting changed on Gear moves the board in the same instant, says what m
   await expectVerdicts(page, ["full", "full", "full", "full", "full", "full"]);
 });
 
-test("the single change that lifts most is offered, tried with one press, and taken back", async ({ page, request }) => {
+test("the smallest change that lifts all it can is offered, tried with one press, and taken back", async ({ page, request }) => {
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/gear`);
   await choose(page, "Digital sound output at Television, as planned", "PCM");
   await page.getByRole("link", { name: "Arrivals" }).click();

@@ -1,7 +1,7 @@
 import { expose } from "comlink";
-import { liftingChanges } from "@/core/plan";
+import { liftingChanges, smallestChanges } from "@/core/plan";
 
-const api = { liftingChanges };
+const api = { liftingChanges, smallestChanges };
 export type ChangesWorker = typeof api;
 
 expose(api);

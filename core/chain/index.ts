@@ -1,13 +1,16 @@
 export type { Arrival, Verdict } from "./arrival";
 export { arrivalsOf } from "./arrivals";
 export type { Caution } from "./cautions";
-export { compareArrivals } from "./compare-arrivals";
 export type { Hop } from "./follow";
 export { listingAt, type Listing } from "./listing";
+export { optimisticBest, type Freedom } from "./optimistic";
 export type { Played } from "./play";
+export { idealForms } from "./quality";
 export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";
 export { returnChannel, type ReturnChannel } from "./return-channel";
-export { makeRig, type Question, type Rig } from "./rig";
+export { changedQuestions } from "./changed-questions";
+export { cableQuestion, makeRig, settingQuestion, type Question, type Rig } from "./rig";
+export { compareArrivals, scoreArrival, scoreStream } from "./score-arrival";
 export { solve, solveAgain, type Solved, type SolvedUnit } from "./solve";
 export type { Stream } from "./stream";
 export type { Volume } from "./volume";

@@ -1,1 +1,4 @@
-export { CHANGE_KINDS, liftingChanges, movedRows, possibleChanges, type Change, type WeighedChange } from "./single-changes";
+export { CHANGE_COST, CHANGE_KINDS, costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
+export { movedRows, type MovedRows } from "./moved-rows";
+export { liftingChanges, weighedChanges, weighedPurchases, type WeighedChange } from "./single-changes";
+export { commandOf, smallestChanges, type ChangeSet, type SearchOptions, type SmallestChanges } from "./smallest-changes";

@@ -44,7 +44,7 @@ describe("changes that lift", () => {
     for (const change of liftingChanges(eArcOff)) {
       const after = arrivalsOf(made(eArcOff, change.command));
       expect(after).toEqual(change.after);
-      expect(movedRows(arrivalsOf(eArcOff), after)).toEqual({ lifts: change.lifts, lowers: change.lowers });
+      expect(movedRows(arrivalsOf(eArcOff), after)).toMatchObject({ lifts: change.lifts, lowers: change.lowers });
     }
   });
 

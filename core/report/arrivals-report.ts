@@ -1,7 +1,7 @@
 import type { Arrival, Hop, Loss, Stream } from "@/core/chain";
 import type { Job } from "@/core/job";
 import type { WeighedChange } from "@/core/plan";
-import { cautionSentence, changeWords, pictureLossSentence, reasonSentence } from "@/core/text";
+import { cautionSentence, changeWords, pictureLossSentence, reasonRemedy, reasonSentence } from "@/core/text";
 
 /** The machine form of the board: the outside contract of `octachord arrivals --json` and `/api/jobs/:id/arrivals`. */
 export function arrivalsReport(job: Job, arrivals: readonly Arrival[], changes: readonly WeighedChange[]) {
@@ -62,5 +62,13 @@ const hopReport = (hop: Hop, loss: Loss | undefined) => ({
 
 function lossReport(job: Job, { reason, hop, scope }: Loss) {
   const numbers = reason as { need?: unknown; have?: unknown };
-  return { ...reason, hop, scope, need: numbers.need ?? null, have: numbers.have ?? null, words: reasonSentence(job, reason) };
+  return {
+    ...reason,
+    hop,
+    scope,
+    need: numbers.need ?? null,
+    have: numbers.have ?? null,
+    words: reasonSentence(job, reason),
+    remedy: reasonRemedy(job, reason),
+  };
 }

@@ -1,7 +1,9 @@
 import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
+import { findArchetype, type Device } from "@/core/device";
 import type { Job } from "@/core/job";
-import type { Change } from "@/core/plan";
-import { cableShortName, deviceName, socketPrint } from "./names";
+import { unreachable } from "@/core/outcome";
+import type { Change, SmallestChanges } from "@/core/plan";
+import { cableShortName, deviceName, plural, socketName, socketPrint } from "./names";
 
 /** A change as an instruction: "Set eARC to on at Television". */
 export function changeWords(job: Job, { command }: Pick<Change, "command">): string {
@@ -10,7 +12,18 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
       return `Set “${settingFact(command.setting).name}” to ${command.value === null ? "nothing" : optionLabel(command.setting, command.value)} at ${deviceName(job, command.device)}`;
     case "edit-cable":
       return `Change the ${cableShortName(job, command.cable)}${command.fields.class ? ` for ${cableClassFact(command.fields.class).name}` : ""}`;
+    case "plug":
+      return `Lay ${article(cableClassFact(command.cable.class).name)} cable from ${socketName(job, command.cable.from)} to ${socketName(job, command.cable.to)}`;
     case "batch": {
+      const added = command.commands.find((step) => step.kind === "add-device");
+      const removed = command.commands.find((step) => step.kind === "remove-device");
+      if (added && removed) return `Replace ${deviceName(job, removed.device)} by ${replacementWords(added.device)}`;
+      const plugs = command.commands.filter((step) => step.kind === "plug");
+      const [first, second] = plugs;
+      if (added && first)
+        return `Put ${article(added.device.name)} between ${deviceName(job, first.cable.from.device)} and ${deviceName(job, second?.cable.to.device ?? first.cable.to.device)}`;
+      if (first && second)
+        return `Exchange the plugs of ${deviceName(job, first.cable.from.device)} and ${deviceName(job, second.cable.from.device)}`;
       const plug = command.commands.find((step) => step.kind === "plug");
       return plug
         ? `Move ${deviceName(job, plug.cable.from.device)} to ${deviceName(job, plug.cable.to.device)} ${socketPrint(job, plug.cable.to)}`
@@ -20,3 +33,38 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
       return "Make this change";
   }
 }
+
+/** "Set eARC to on at Television; move Console to …: lifts 2 rows, lowers none." */
+export function setWords(job: Job, { best, ties }: SmallestChanges): string {
+  if (best.changes.length === 0) return "No setting, plug or cable of this gear lifts a row.";
+  const what = best.changes.map((change) => changeWords(job, change)).join("; ");
+  const picture = best.pictureLowers.length ? ` It costs ${plural(best.pictureLowers.length, "picture")} something.` : "";
+  const [tie] = ties;
+  const other = tie ? ` As small: ${tie.changes.map((change) => changeWords(job, change)).join("; ")}.` : "";
+  return `${what}: lifts ${plural(best.lifts.length, "row")}, lowers none.${picture}${other}`;
+}
+
+/** How sure the smallest set is. */
+export function proofSentence({ best, proof, looked }: SmallestChanges): string {
+  switch (proof) {
+    case "every-row":
+      return best.changes.length === 0
+        ? "Every row already stands as high as this gear can ever carry it."
+        : "Every row then stands as high as this gear can carry it, and no smaller set does that.";
+    case "best-together":
+      return "Not every row can have its best at once; no other set does more in sum.";
+    case "not-proven":
+      return `The best of ${looked} sets looked at; the search stopped there, so a better or smaller one may exist.`;
+    default:
+      return unreachable(proof);
+  }
+}
+
+/** What a device of the shelf is, in its own words; the name of one that is not from there. */
+const replacementWords = ({ archetype, name }: Device): string => {
+  const summary = archetype ? findArchetype(archetype)?.summary : undefined;
+  return summary ? `“${summary}”` : article(name);
+};
+
+/** "a DAC", "an Extractor"; "an HDMI" and "an RCA" are said as they are spoken. */
+const article = (name: string): string => `${/^([aeiou]|HDMI|RCA)/i.test(name) ? "an" : "a"} ${name}`;

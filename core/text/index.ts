@@ -1,9 +1,9 @@
 export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
 export { cautionSentence, volumeSentence } from "./caution-words";
 export { passesWords } from "./device-words";
-export { changeWords } from "./change-words";
+export { changeWords, proofSentence, setWords } from "./change-words";
 export { commandWords } from "./command-words";
-export { cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";
+export { cableClassName, cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";
 export { modeWords, pictureLossSentence, pictureWords } from "./picture-words";
 export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";
 export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";

@@ -1,4 +1,4 @@
-import { cableClassFact } from "@/core/facts";
+import { cableClassFact, type CableClass } from "@/core/facts";
 import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 
 /** The device as people call it in this job; its id where it is gone. */
@@ -32,3 +32,6 @@ export function listed(parts: readonly string[]): string {
 }
 
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+
+/** "Ultra High Speed HDMI". */
+export const cableClassName = (id: CableClass): string => cableClassFact(id).name;

@@ -13,4 +13,8 @@ export const gigabitsPerSecond = (value: number) => value as GigabitsPerSecond;
 export const formatMegabits = (rate: number) => `${rate.toFixed(1)}\u2009Mb/s`;
 
 /** "17.82 Gb/s": two decimals, because 17.82 and 18 must not look alike. */
-export const formatGigabits = (rate: number) => `${Number.isInteger(rate * 10) ? rate.toFixed(1) : rate.toFixed(2)}\u2009Gb/s`;
+export function formatGigabits(rate: number): string {
+  // Half a hundredth is rounded up, as by hand: 22.275 is 22.28.
+  const hundredths = Math.round(rate * 100 + 1e-6);
+  return `${hundredths % 10 === 0 ? (hundredths / 100).toFixed(1) : (hundredths / 100).toFixed(2)}\u2009Gb/s`;
+}

@@ -11,6 +11,7 @@ test("figures carry their unit after a thin space", () => {
 test("17.82 Gb/s is not rounded up to 18", () => {
   expect(formatGigabits(17.82)).toBe("17.82\u2009Gb/s");
   expect(formatGigabits(18)).toBe("18.0\u2009Gb/s");
+  expect(formatGigabits(22.275)).toBe("22.28\u2009Gb/s");
 });
 
 test("delays along a way add up", () => expect(addDelays(milliseconds(18), milliseconds(22))).toBe(40));

@@ -1,13 +1,12 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { EffectLine, Sheet, useJob } from "@/ui/job";
+import { EffectLine, Sheet, useChanges, useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
 import { Score } from "./score";
 import { Story } from "./story";
-import { useChanges } from "@/ui/job";
 
 /** The board as a score: one row for each player and kind of content, read from left to right. */
 export function ArrivalsPlace() {
@@ -25,11 +24,11 @@ export function ArrivalsPlace() {
   return (
     <Sheet
       marginLabel="The chosen row"
-      margin={chosen ? <Story arrival={chosen} changes={changes} /> : null}
+      margin={chosen ? <Story arrival={chosen} changes={changes.single} /> : null}
       foot={
         <>
           <EffectLine />
-          <BestChange changes={changes} />
+          <BestChange smallest={changes.smallest} />
         </>
       }
     >

@@ -1,7 +1,7 @@
 import { createStore } from "zustand/vanilla";
-import { arrivalsOf, type Arrival } from "@/core/chain";
+import { solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import { applyCommand, type Command, type Job } from "@/core/job";
-import { movedRows } from "@/core/plan";
+import { movedRows, type MovedRows } from "@/core/plan";
 import { commandWords, refusalSentence, upperFirst } from "@/core/text";
 
 /** An edit that can be taken back, by its name. */
@@ -11,10 +11,8 @@ export interface Step {
 }
 
 /** What the last edit did to the board. */
-export interface Effect {
+export interface Effect extends MovedRows {
   readonly words: string;
-  readonly lifts: readonly string[];
-  readonly lowers: readonly string[];
   /** The board before it, for "was …". */
   readonly before: readonly Arrival[];
 }
@@ -26,6 +24,8 @@ export interface JobState {
   readonly id: string;
   readonly job: Job;
   readonly board: readonly Arrival[];
+  /** The board with what it rests on, so that an edit is worked out from it in an instant. */
+  readonly solved: Solved;
   /** The revision that `job` without `unsaved` has on the server. */
   readonly revision: number;
   readonly unsaved: readonly Command[];
@@ -41,10 +41,12 @@ export type JobStore = ReturnType<typeof createJobStore>;
 
 /** The open job: its document, the board computed from it, what is still to be saved, and what can be undone. */
 export function createJobStore(initial: { id: string; job: Job; revision: number; updatedAt: string }) {
+  const solved = solve(initial.job, "planned");
   return createStore<JobState>(() => ({
     id: initial.id,
     job: initial.job,
-    board: arrivalsOf(initial.job),
+    board: solved.rows,
+    solved,
     revision: initial.revision,
     unsaved: [],
     undone: [],
@@ -88,19 +90,20 @@ function change(
   words: string,
   history: (inverse: Command) => Pick<JobState, "done" | "undone">,
 ): boolean {
-  const { job, board, unsaved } = store.getState();
+  const { job, board, solved, unsaved } = store.getState();
   const applied = applyCommand(job, command);
   if (!applied.ok) {
     store.setState({ notice: refusalSentence(job, applied.refusal) });
     return false;
   }
-  const after = arrivalsOf(applied.value.job);
+  const after = solveAgain(solved, applied.value.job);
   store.setState({
     ...history(applied.value.inverse),
     job: applied.value.job,
-    board: after,
+    board: after.rows,
+    solved: after,
     unsaved: [...unsaved, command],
-    effect: { words: upperFirst(words), ...movedRows(board, after), before: board },
+    effect: { words: upperFirst(words), ...movedRows(board, after.rows), before: board },
     notice: null,
   });
   return true;
@@ -126,15 +129,16 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
     kept.push(command);
     job = applied.value.job;
   }
-  const after = arrivalsOf(job);
+  const after = solve(job, "planned");
   store.setState({
     job,
-    board: after,
+    board: after.rows,
+    solved: after,
     revision: current.revision,
     unsaved: kept,
     done,
     undone: [],
-    effect: { words: "Changed in another window", ...movedRows(board, after), before: board },
+    effect: { words: "Changed in another window", ...movedRows(board, after.rows), before: board },
     notice: lost.length ? `The job was changed in another window, where this could not be done again: ${lost.join("; ")}` : null,
     ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
   });

@@ -1,0 +1,163 @@
+import { classesJoining, connectorFact, type Coding, type LinkKind } from "@/core/facts";
+import type { Content, Device, Port, SoundRoute } from "@/core/device";
+import type { CableEnd, Job } from "@/core/job";
+import { handOn } from "./hand-on";
+import { turnedBy, whyNotCarry } from "./link";
+import type { Listing } from "./listing";
+import { whyNotPlay } from "./play";
+import { compareStreams } from "./quality";
+import { streamOf, type Stream } from "./stream";
+
+/** What may be thought otherwise: every setting always; where plugs sit; what cables have in them. */
+export interface Freedom {
+  readonly plugs: boolean;
+  readonly cables: boolean;
+}
+
+/**
+ * A stream no worse than anything that could arrive of a content while its settings, and what else is free, are chosen at will.
+ * It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for, unknown facts are the best there are.
+ * Null: nothing can arrive.
+ */
+export function optimisticBest(
+  job: Job,
+  player: Device,
+  source: string,
+  content: Content,
+  system: Device,
+  freedom: Freedom,
+): Stream | null {
+  let best: Stream | null = null;
+  const seen = new Set<string>();
+  const visit = (device: Device, from: string, streams: readonly Stream[]) => {
+    for (const route of device.routes) {
+      if (route.kind !== "sound" || !route.from.includes(from)) continue;
+      for (const to of route.to) {
+        if (to === "speakers") {
+          if (device.id !== system.id) continue;
+          for (const stream of streams) if (whyNotPlay(stream, system) === null && compareStreams(stream, best, system) > 0) best = stream;
+          continue;
+        }
+        for (const out of everyWayToHandOn(device, route, streams)) {
+          for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
+            if (whyNotCarry(out, link, []) !== null) continue;
+            const next = job.devices.find(({ id }) => id === end.device);
+            const arrived = turnedBy(link, out);
+            const key = `${end.device} ${end.port} ${JSON.stringify(arrived)}`;
+            if (!next || seen.has(key)) continue;
+            seen.add(key);
+            visit(next, end.port, [arrived]);
+          }
+        }
+      }
+    }
+  };
+  visit(player, source, content.tracks.map(streamOf));
+  return best;
+}
+
+const listing = (...rows: readonly (readonly [Coding, "2.0" | "5.1" | "7.1"])[]): Listing => ({
+  sounds: new Map(rows.map(([coding, channels]) => [coding, { channels, objects: true }])),
+  unknown: null,
+});
+
+/** Lists that bring out every branch of the rule by which a device chooses what to send. */
+const WISHED_LISTS: readonly Listing[] = [
+  listing(
+    ["lpcm", "7.1"],
+    ["ac3", "5.1"],
+    ["eac3", "7.1"],
+    ["truehd", "7.1"],
+    ["mat", "7.1"],
+    ["dts", "5.1"],
+    ["dts-hd-hra", "7.1"],
+    ["dts-hd-ma", "7.1"],
+  ),
+  listing(["lpcm", "7.1"]),
+  listing(["lpcm", "5.1"]),
+  listing(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "7.1"]),
+  listing(["lpcm", "2.0"], ["ac3", "5.1"]),
+  listing(["lpcm", "2.0"], ["dts", "5.1"]),
+  listing(["lpcm", "2.0"]),
+];
+
+/** Decoders and routes are never changed in place, so what one makes of a stream along the other can be remembered. */
+const remembered = new WeakMap<object, WeakMap<SoundRoute, Map<string, readonly Stream[]>>>();
+const NO_DECODERS = {};
+
+function everyWayToHandOn(device: Device, route: SoundRoute, streams: readonly Stream[]): readonly Stream[] {
+  const formats: readonly (string | undefined)[] = device.settings.find(({ key }) => key === route.format)?.options ?? [undefined];
+  const byDecoders = remembered.get(device.decodes ?? NO_DECODERS) ?? new WeakMap<SoundRoute, Map<string, readonly Stream[]>>();
+  remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
+  const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
+  byDecoders.set(route, byRoute);
+  const key = `${formats.join()} ${JSON.stringify(streams)}`;
+  const known = byRoute.get(key) ?? tryEveryList(device, route, formats, streams);
+  byRoute.set(key, known);
+  return known;
+}
+
+function tryEveryList(
+  device: Device,
+  route: SoundRoute,
+  formats: readonly (string | undefined)[],
+  streams: readonly Stream[],
+): readonly Stream[] {
+  const wished =
+    route.passes === null ? { ...route, passes: streams.map(({ coding, channels }) => ({ coding, channels, objects: true })) } : route;
+  const found = new Map<string, Stream>();
+  for (const format of formats) {
+    for (const list of WISHED_LISTS) {
+      const out = handOn({ device, route: wished, listing: list, format }, streams);
+      if (out) found.set(JSON.stringify(out), out);
+    }
+  }
+  return [...found.values()];
+}
+
+/**
+ * Where a socket could lead. A cable's output end stays where it is; with free plugs its other end may sit in any input, with free
+ * cables it has every wire there is, and a socket without one may get one.
+ */
+function linksFrom(job: Job, exit: CableEnd, freedom: Freedom): readonly { link: LinkKind; end: CableEnd }[] {
+  const port = portOf(job, exit);
+  if (!port) return [];
+  const mates = job.devices.flatMap((device) =>
+    device.id === exit.device
+      ? []
+      : device.ports.flatMap((other) =>
+          other.direction !== port.direction && classesJoining(port.connector, other.connector).length > 0
+            ? [{ device: device.id, port: other.id }]
+            : [],
+        ),
+  );
+  const cableAt = (end: CableEnd) => job.cables.find(({ from, to }) => isAt(from, end) || isAt(to, end));
+  return mates.flatMap((end) => {
+    const out = port.direction === "out" ? exit : end;
+    const cable = cableAt(out);
+    const into = port.direction === "out" ? end : exit;
+    const isThere = cable !== undefined && isAt(cable.from, out) && (freedom.plugs || isAt(cable.to, into));
+    const isNew = cable === undefined && freedom.cables;
+    if (!isThere && !isNew) return [];
+    return links(job, exit, port, end, freedom.cables ? "earc" : (cable?.returnWires ?? "earc"));
+  });
+}
+
+/** Forward from an output; from an input back along the return, as good as both sockets and the wires allow with every switch on. */
+function links(job: Job, exit: CableEnd, port: Port, end: CableEnd, wires: "none" | "arc" | "earc"): { link: LinkKind; end: CableEnd }[] {
+  if (port.direction === "out") {
+    const { link } = connectorFact(port.connector);
+    return link ? [{ link, end }] : [];
+  }
+  const far = portOf(job, end);
+  if (port.connector !== "hdmi" || far?.connector !== "hdmi" || wires === "none" || port.returns === "none" || far.returns === "none")
+    return [];
+  const isEarc = wires === "earc" && port.returns !== "arc" && far.returns !== "arc";
+  const hasCec = [exit, end].every(({ device }) => job.devices.find(({ id }) => id === device)?.speaksCec);
+  return isEarc ? [{ link: "earc", end }] : hasCec ? [{ link: "arc", end }] : [];
+}
+
+const isAt = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
+
+const portOf = (job: Job, end: CableEnd): Port | undefined =>
+  job.devices.find(({ id }) => id === end.device)?.ports.find(({ id }) => id === end.port);

@@ -1,0 +1,249 @@
+import {
+  changedQuestions,
+  idealForms,
+  optimisticBest,
+  scoreArrival,
+  scoreStream,
+  solve,
+  solveAgain,
+  type Arrival,
+  type Solved,
+} from "@/core/chain";
+import type { SettingState } from "@/core/device";
+import { applyCommand, chosenSoundSystem, type Command, type Job } from "@/core/job";
+import { CHANGE_COST, CHANGE_KINDS, costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
+import { movedRows, type MovedRows } from "./moved-rows";
+
+/** A set of changes made together, and what it does. */
+export interface ChangeSet extends MovedRows {
+  readonly changes: readonly Change[];
+  readonly cost: number;
+  readonly after: readonly Arrival[];
+}
+
+export interface SmallestChanges {
+  /** The cheapest set that lifts every row as far as it is known to go, or the best that was found; empty changes: leave all as it is. */
+  readonly best: ChangeSet;
+  /** Other sets that do the same at the same cost. */
+  readonly ties: readonly ChangeSet[];
+  /**
+   * every-row: each row stands as high as this gear can ever carry it, and no cheaper set does that;
+   * best-together: not every row can have its best at once, and all sets were tried;
+   * not-proven: the search was cut off, so a better or cheaper set may exist.
+   */
+  readonly proof: "every-row" | "best-together" | "not-proven";
+  /** How many sets were looked at. */
+  readonly looked: number;
+}
+
+export interface SearchOptions {
+  readonly state?: SettingState;
+  /** The kinds of change to think of; without "cable" nothing is bought. */
+  readonly kinds?: readonly ChangeKind[];
+  readonly mostNodes?: number;
+}
+
+/** The one command that makes all changes of a set. */
+export const commandOf = ({ changes }: Pick<ChangeSet, "changes">): Command => ({
+  kind: "batch",
+  commands: changes.flatMap(({ command }) => (command.kind === "batch" ? command.commands : [command])),
+});
+
+/** A set of changes that may still be unsolved: it is worked out only when it is the most promising one left. */
+interface Node {
+  readonly changes: readonly Change[];
+  readonly job: Job;
+  /** The solved job that this one is solved from. */
+  readonly before: Solved;
+  readonly solved: Solved | null;
+  readonly cost: number;
+  /** Cost so far plus the least that is still to come. */
+  readonly estimate: number;
+}
+
+const MOST_TIES = 4;
+/** How far the search goes on for other sets of the same cost once one is found. */
+const LOOKS_FOR_TIES = 150;
+
+/**
+ * The smallest set of changes that lifts all rows as far as the gear can carry them, by best-first search.
+ *
+ * Two things make it exact. A row stays as it is until one of the questions its answer rests on gets another answer, so only changes
+ * that touch such a question are tried. And what a row could ever be is bounded from above by `optimisticBest`, first with only
+ * settings free, then plugs, then cables: while that bound is too low, a dearer change must still come, and its cost is reckoned in.
+ * `mostNodes` cuts the search off; the answer then says so.
+ */
+export function smallestChanges(job: Job, options: SearchOptions = {}): SmallestChanges {
+  const { state = "planned", kinds = CHANGE_KINDS, mostNodes = 1500 } = options;
+  const start = solve(job, state);
+  const bounds = makeBounds(start, kinds);
+  const root: Node = { changes: [], job, before: start, solved: start, cost: 0, estimate: bounds.leastStillToCome(start) };
+  const queue: Node[] = [root];
+  const seen = new Set([""]);
+  const goals: Solution[] = [];
+  let found: Solution = { changes: [], cost: 0, solved: start };
+  let looked = 0;
+  let sinceGoal = 0;
+  while (queue.length && looked < mostNodes && sinceGoal < LOOKS_FOR_TIES) {
+    const node = takeCheapest(queue);
+    if (goals[0] && node.estimate > goals[0].cost) break;
+    if (goals[0]) sinceGoal += 1;
+    if (!node.solved) {
+      looked += 1;
+      const solved = solveAgain(node.before, node.job);
+      queue.push({ ...node, solved, estimate: Math.max(node.estimate, node.cost + bounds.leastStillToCome(solved)) });
+      continue;
+    }
+    const solution: Solution = { changes: node.changes, cost: node.cost, solved: node.solved };
+    if (bounds.isDone(node.solved)) {
+      goals.push(solution);
+      if (goals.length > MOST_TIES) break;
+      continue;
+    }
+    if (isBetter(solution, found, start)) found = solution;
+    for (const { change, job: after } of usefulChanges(solution, bounds, state, kinds)) {
+      const changes = [...node.changes, change];
+      const key = keyOf(changes);
+      if (seen.has(key)) continue;
+      seen.add(key);
+      const cost = costOf(changes);
+      const least = change.kind === "setting" ? bounds.leastForWiring(node.solved) : 0;
+      queue.push({ changes, job: after, before: node.solved, solved: null, cost, estimate: Math.max(node.estimate, cost + least) });
+    }
+  }
+  const [best, ...ties] = goals;
+  if (best) return { best: asSet(best, start), ties: ties.map((tie) => asSet(tie, start)), proof: "every-row", looked };
+  return { best: asSet(found, start), ties: [], proof: queue.length ? "not-proven" : "best-together", looked };
+}
+
+/** A solved set of changes. */
+interface Solution {
+  readonly changes: readonly Change[];
+  readonly cost: number;
+  readonly solved: Solved;
+}
+
+function takeCheapest(queue: Node[]): Node {
+  let at = 0;
+  queue.forEach((node, index) => {
+    const than = queue[at];
+    if (than && (node.estimate < than.estimate || (node.estimate === than.estimate && node.cost > than.cost))) at = index;
+  });
+  const [node] = queue.splice(at, 1);
+  if (!node) throw new Error("the queue is empty");
+  return node;
+}
+
+const keyOf = (changes: readonly Change[]): string =>
+  changes
+    .map(({ command }) => JSON.stringify(command))
+    .toSorted()
+    .join("|");
+
+const asSet = ({ changes, cost, solved }: Solution, start: Solved): ChangeSet => ({
+  changes,
+  cost,
+  after: solved.rows,
+  ...movedRows(start.rows, solved.rows),
+});
+
+/** A set that lowers nothing and lifts more in sum, or as much for less. */
+function isBetter(node: Solution, than: Solution, start: Solved): boolean {
+  if (movedRows(start.rows, node.solved.rows).lowers.length) return false;
+  const difference = total(node.solved) - total(than.solved);
+  return difference > 0 || (difference === 0 && node.cost < than.cost);
+}
+
+const total = ({ rows }: Solved): number => rows.reduce((sum, row) => sum + scoreArrival(row), 0);
+
+/** Changes of things not yet decided, which touch a question that a row below its bound rests on, each with the job it makes. */
+function usefulChanges(
+  { changes, solved }: Solution,
+  bounds: Bounds,
+  state: SettingState,
+  kinds: readonly ChangeKind[],
+): readonly { readonly change: Change; readonly job: Job }[] {
+  const decided = new Set(changes.flatMap(({ decides }) => decides));
+  const asked = new Set(solved.units.flatMap((unit) => (bounds.isLow(unit.key, unit.rows) ? [...unit.asked] : [])));
+  return possibleChanges(solved.job, state).flatMap((change) => {
+    if (!kinds.includes(change.kind) || change.decides.some((what) => decided.has(what))) return [];
+    const applied = applyCommand(solved.job, change.command);
+    if (!applied.ok) return [];
+    const { job } = applied.value;
+    for (const question of changedQuestions(solved.job, job, state)) if (asked.has(question)) return [{ change, job }];
+    return [];
+  });
+}
+
+interface Bounds {
+  isDone(solved: Solved): boolean;
+  isLow(unit: string, rows: Solved["rows"]): boolean;
+  leastStillToCome(solved: Solved): number;
+  /** The same, as far as no choice of settings could lower it: what the wiring alone still asks for. */
+  leastForWiring(solved: Solved): number;
+}
+
+/** Upper bounds of every row, and from them the least that is still to be paid. */
+function makeBounds(start: Solved, kinds: readonly ChangeKind[]): Bounds {
+  const system = chosenSoundSystem(start.job);
+  const reachable = (job: Job, freedom: { plugs: boolean; cables: boolean }): ReadonlyMap<string, number> => {
+    const scores = new Map<string, number>();
+    for (const device of job.devices)
+      for (const source of device.sources)
+        for (const content of source.contents) {
+          const best = system ? (idealForms(content, system)[0] ?? null) : null;
+          const stream = system ? optimisticBest(job, device, source.id, content, system, freedom) : null;
+          scores.set(`${device.id}/${source.id}/${content.id}`, system ? scoreStream(stream, best, system) : 0);
+        }
+    return scores;
+  };
+  const ever = reachable(start.job, { plugs: kinds.includes("plug"), cables: kinds.includes("cable") });
+  const highest = (unit: string, rows: Solved["rows"]) => Math.max(ever.get(unit) ?? 0, ...rows.map(scoreArrival));
+  const isLow = (unit: string, rows: Solved["rows"]) => rows.some((row) => scoreArrival(row) < highest(unit, rows));
+  // Settings do not move these bounds, so they are reckoned once for each way the plugs and cables can stand.
+  const byWiring = new Map<string, Wiring>();
+  // Where plugs are free it only matters which cables there are, not where they sit.
+  const byWires = new Map<string, ReadonlyMap<string, number>>();
+  const ofPlugs = (job: Job): ReadonlyMap<string, number> => {
+    const key = JSON.stringify(job.cables.map(({ from, returnWires }) => [from, returnWires]));
+    const known = byWires.get(key) ?? reachable(job, { plugs: true, cables: false });
+    byWires.set(key, known);
+    return known;
+  };
+  const ofWiring = (job: Job): Wiring => {
+    const key = JSON.stringify(job.cables);
+    const known = byWiring.get(key) ?? {
+      settings: reachable(job, { plugs: false, cables: false }),
+      plugs: ofPlugs(job),
+      cables: reachable(job, { plugs: false, cables: true }),
+    };
+    byWiring.set(key, known);
+    return known;
+  };
+  const stillToCome = ({ job, units }: Solved, forSettings: number): number => {
+    const low = units.filter(({ key, rows }) => isLow(key, rows));
+    if (low.length === 0) return 0;
+    const wiring = ofWiring(job);
+    return Math.max(
+      ...low.map(({ key, rows }) => {
+        const reaches = (bound: ReadonlyMap<string, number>) => (bound.get(key) ?? 0) >= highest(key, rows);
+        if (reaches(wiring.settings)) return forSettings;
+        if (reaches(wiring.plugs)) return CHANGE_COST.plug;
+        return reaches(wiring.cables) ? CHANGE_COST.cable : CHANGE_COST.plug + CHANGE_COST.cable;
+      }),
+    );
+  };
+  return {
+    isLow,
+    isDone: ({ units }) => !units.some(({ key, rows }) => isLow(key, rows)),
+    leastStillToCome: (solved) => stillToCome(solved, CHANGE_COST.setting),
+    leastForWiring: (solved) => stillToCome(solved, 0),
+  };
+}
+
+/** How high each row can be reckoned when settings, and plugs or cables beside them, are free. */
+interface Wiring {
+  readonly settings: ReadonlyMap<string, number>;
+  readonly plugs: ReadonlyMap<string, number>;
+  readonly cables: ReadonlyMap<string, number>;
+}
