@@ -2,6 +2,7 @@ import { Command, CommanderError } from "commander";
 import { arrivalsCommand } from "./arrivals-command";
 import { UnusableInput } from "./unusable-input";
 import { changesCommand } from "./changes-command";
+import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
 import { linkCommand } from "./link-command";
 import { validateCommand } from "./validate-command";
 
@@ -53,6 +54,33 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--json", "answer as JSON")
     .action((options: { mode: string; depth: string; chroma: string; have?: string; json?: boolean }) => {
       exitCode = linkCommand(options);
+    });
+  const edid = program.command("edid").description("read, merge and make the capability blocks of displays");
+  edid
+    .command("show")
+    .description("what each file says of a display")
+    .argument("<files...>", "raw bytes or hexadecimal text")
+    .option("--json", "answer as JSON, one object a line")
+    .action(async (files: string[], options: { json?: boolean }) => {
+      exitCode = await edidShowCommand(files, options);
+    });
+  edid
+    .command("merge")
+    .description("the pictures of one with the sound of another")
+    .requiredOption("--picture <file>", "whose pictures")
+    .requiredOption("--sound <file>", "whose sound")
+    .requiredOption("-o, --output <file>", "where to write")
+    .action(async (options: { picture: string; sound: string; output: string }) => {
+      exitCode = await edidMergeCommand(options);
+    });
+  edid
+    .command("make")
+    .description("the block that a device would show")
+    .argument("<device>", "a device as in a job file")
+    .requiredOption("-o, --output <file>", "where to write")
+    .option("--port <port>", "the input that shows it; the first HDMI input if not given")
+    .action(async (file: string, options: { output: string; port?: string }) => {
+      exitCode = await edidMakeCommand(file, options);
     });
   try {
     await program.parseAsync([...args], { from: "user" });

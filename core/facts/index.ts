@@ -17,3 +17,4 @@ export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } fr
 export { RELATIVES, relativesOf } from "./relatives";
 export { optionLabel, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
 export { PICTURE_MODES, TIMINGS, timingFact, type PictureMode } from "./timings";
+export { AUDIO_FORMAT_CODES, DETAILED_TIMINGS, EOTFS, FRL_BY_CODE, LPCM_BITS, OUI, SAMPLE_RATES_KHZ, SPEAKER_POSITIONS } from "./edid";

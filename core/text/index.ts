@@ -1,5 +1,6 @@
 export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
 export { cautionSentence, volumeSentence } from "./caution-words";
+export { edidWords } from "./edid-words";
 export { passesWords } from "./device-words";
 export { changeWords, proofSentence, setWords } from "./change-words";
 export { commandWords } from "./command-words";

@@ -1,0 +1,10 @@
+export { edidOfDevice } from "./device-edid";
+export type { Edid } from "./edid";
+export { edidReport, type EdidReport } from "./edid-report";
+export { findingWords, type Finding } from "./finding";
+export { makeEdid, type EdidPlan } from "./make-edid";
+export { mergeEdids } from "./merge-edids";
+export { readEdid } from "./read-edid";
+export { bytesOfHex, edidBytesOf } from "./read-edid-text";
+export { soundListOf } from "./sound-list";
+export { writeEdid } from "./write-edid";
