@@ -1,9 +1,12 @@
 import { gzipSync } from "node:zlib";
 import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { arrivalsOf } from "@/core/chain";
-import { readJob } from "@/core/job";
-import { liftingChanges } from "@/core/plan";
+import { arrivalsOf, solve, solveAgain } from "@/core/chain";
+import { fromShelfOrThrow } from "@/core/device";
+import { edidOfDevice, readEdid, writeEdid } from "@/core/edid";
+import { applyCommand, readJob, type Job } from "@/core/job";
+import { liftingChanges, smallestChanges } from "@/core/plan";
+import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bigJob } from "./big-job";
 
 /** The median time of one call in milliseconds, after a warm-up. */
@@ -23,6 +26,14 @@ function once(call: () => unknown): number {
   return performance.now() - start;
 }
 
+/** The time to work the board out anew after one setting of the television has changed. */
+function afterOneEdit(job: Job): number {
+  const solved = solve(job, "planned");
+  const edited = applyCommand(job, { kind: "set-setting", device: "tv", setting: "earc", state: "planned", value: "off" });
+  if (!edited.ok) throw new Error("refused");
+  return timed(() => solveAgain(solved, edited.value.job));
+}
+
 const rows = [2, 4, 6, 8, 12, 16, 20, 24].map((players) => {
   const job = bigJob(players);
   const board = arrivalsOf(job);
@@ -31,12 +42,35 @@ const rows = [2, 4, 6, 8, 12, 16, 20, 24].map((players) => {
     devices: job.devices.length,
     rows: board.length,
     "arrivals ms": Number(timed(() => arrivalsOf(job)).toFixed(2)),
+    "after one edit ms": Number(afterOneEdit(job).toFixed(2)),
     "all single changes ms": Number(once(() => liftingChanges(job)).toFixed(0)),
     "read file ms": Number(timed(() => readJob(JSON.parse(JSON.stringify(job))), 20).toFixed(1)),
   };
 });
-console.log("Arrivals by size of the job (aim: 12 players, 24 devices under 5 ms)");
+console.log("Arrivals by size of the job (aim: 12 players, 24 devices under 5 ms; after one edit under 4 ms)");
 console.table(rows);
+
+console.log("The smallest set of changes (aim: demo jobs under 300 ms)");
+console.table(
+  [
+    ...demoJobNames().map((name) => [name, demoJob(name)] as const),
+    ...demoJobNames("systems").map((name) => [name, demoJob(name, "systems")] as const),
+  ].map(([job, document]) => {
+    smallestChanges(document);
+    const start = performance.now();
+    const { proof, looked, best } = smallestChanges(document);
+    return { job, ms: Number((performance.now() - start).toFixed(0)), proof, "sets looked at": looked, changes: best.changes.length };
+  }),
+);
+
+const edid = edidOfDevice(fromShelfOrThrow("receiver-92", { id: "receiver" }));
+if (edid) {
+  const bytes = writeEdid(edid);
+  console.log(
+    `Reading a capability block of ${bytes.length} bytes: ${timed(() => readEdid(bytes), 1000).toFixed(3)} ms (aim: under 0.2 ms)`,
+  );
+}
+console.log(`Memory of this run: ${(process.memoryUsage().heapUsed / 1024 / 1024).toFixed(0)} MB of objects.`);
 
 const pages = join(process.cwd(), ".next", "first-load.json");
 if (existsSync(pages)) {

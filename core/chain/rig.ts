@@ -36,10 +36,28 @@ interface Remembered {
   asked: ReadonlySet<Question>;
 }
 
-export function makeRig(job: Job, state: SettingState): Rig {
-  const devices = new Map(job.devices.map((device) => [device.id, device]));
-  const ports = new Map(job.devices.flatMap((device) => device.ports.map((port) => [endKey({ device: device.id, port: port.id }), port])));
+/** What is found under a device's name, with the questions spelled out once: they are asked many thousand times. */
+interface Shelved {
+  readonly device: Device;
+  readonly question: Question;
+  readonly sockets: ReadonlyMap<string, { readonly port: Port; readonly question: Question; readonly cable: Cable | undefined }>;
+}
+
+function shelve(job: Job): ReadonlyMap<string, Shelved> {
   const cables = new Map(job.cables.flatMap((cable) => [[endKey(cable.from), cable] as const, [endKey(cable.to), cable] as const]));
+  return new Map(
+    job.devices.map((device) => {
+      const sockets = device.ports.map((port) => {
+        const end = { device: device.id, port: port.id };
+        return [port.id, { port, question: cableQuestion(end), cable: cables.get(endKey(end)) }] as const;
+      });
+      return [device.id, { device, question: deviceQuestion(device.id), sockets: new Map(sockets) }] as const;
+    }),
+  );
+}
+
+export function makeRig(job: Job, state: SettingState): Rig {
+  const shelf = shelve(job);
   const memory = new Map<string, Remembered>();
   let asked = new Set<Question>();
   const rig: Rig = {
@@ -47,16 +65,19 @@ export function makeRig(job: Job, state: SettingState): Rig {
     state,
     litOutputs: new Map(),
     device(id) {
-      asked.add(deviceQuestion(id));
-      return devices.get(id);
+      const found = shelf.get(id);
+      asked.add(found?.question ?? deviceQuestion(id));
+      return found?.device;
     },
-    port(end) {
-      asked.add(deviceQuestion(end.device));
-      return ports.get(endKey(end));
+    port({ device, port }) {
+      const found = shelf.get(device);
+      asked.add(found?.question ?? deviceQuestion(device));
+      return found?.sockets.get(port)?.port;
     },
     cableAt(end) {
-      asked.add(cableQuestion(end));
-      return cables.get(endKey(end));
+      const socket = shelf.get(end.device)?.sockets.get(end.port);
+      asked.add(socket?.question ?? cableQuestion(end));
+      return socket?.cable;
     },
     setting(device, key) {
       asked.add(settingQuestion(device.id, key));

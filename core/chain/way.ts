@@ -45,25 +45,42 @@ export function waysTo(rig: Rig, device: Device, source: string, goal: Device): 
   return ways;
 }
 
-function stepsInside(rig: Rig, device: Device, from: string): readonly Exclude<Step, { kind: "link" }>[] {
-  const steps: Exclude<Step, { kind: "link" }>[] = [];
-  const reached = new Set<string>();
-  for (const route of device.routes) {
-    if (route.kind !== "sound" || !route.from.includes(from)) continue;
-    for (const to of route.to) {
-      reached.add(to);
-      steps.push({ kind: "inside", device, from, to, route });
-    }
-  }
-  for (const port of device.ports) {
-    if (port.connector !== "hdmi" || port.direction !== "in" || port.id === from || reached.has(port.id)) continue;
-    if (!rig.cableAt({ device: device.id, port: port.id })) continue;
+type InnerStep = Exclude<Step, { kind: "link" }>;
+
+function stepsInside(rig: Rig, device: Device, from: string): readonly InnerStep[] {
+  const routed = routedSteps(device, from);
+  const gaps = device.ports.flatMap((port): InnerStep[] => {
+    if (port.connector !== "hdmi" || port.direction !== "in" || port.id === from || routed.some(({ to }) => to === port.id)) return [];
     const end = { device: device.id, port: port.id };
+    if (!takesReturns(rig, rig.cableAt(end))) return [];
     const reason: Reason =
       port.returns === "none" ? { code: "no-return-socket", ...end } : { code: "no-sound-route", device: device.id, port: from };
-    steps.push({ kind: "gap", device, from, to: port.id, reason });
-  }
-  return steps;
+    return [{ kind: "gap", device, from, to: port.id, reason }];
+  });
+  return gaps.length ? [...routed, ...gaps] : routed;
+}
+
+/** Whether the far end of a cable would do something with sound that came back along it: a gap to a player leads nowhere. */
+function takesReturns(rig: Rig, cable: Cable | undefined): boolean {
+  const far = cable && rig.device(cable.from.device);
+  return far?.routes.some((route) => route.kind === "sound" && route.from.includes(cable?.from.port ?? "")) ?? false;
+}
+
+/** Devices are never changed in place, so their inner steps are laid out once. */
+const laidOut = new WeakMap<Device, Map<string, readonly Extract<InnerStep, { kind: "inside" }>[]>>();
+
+function routedSteps(device: Device, from: string): readonly Extract<InnerStep, { kind: "inside" }>[] {
+  const byTerminal = laidOut.get(device) ?? new Map<string, readonly Extract<InnerStep, { kind: "inside" }>[]>();
+  laidOut.set(device, byTerminal);
+  const known =
+    byTerminal.get(from) ??
+    device.routes.flatMap((route) =>
+      route.kind === "sound" && route.from.includes(from)
+        ? route.to.map((to) => ({ kind: "inside" as const, device, from, to, route }))
+        : [],
+    );
+  byTerminal.set(from, known);
+  return known;
 }
 
 /** The cable that leaves a socket: forward from an output, back along an HDMI cable from an input. */
