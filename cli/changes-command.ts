@@ -1,7 +1,7 @@
 import { findArchetype } from "@/core/device";
 import { smallestChanges, weighedPurchases, type WeighedChange } from "@/core/plan";
 import { changesReport } from "@/core/report";
-import { changeWords, plural, proofSentence, setWords } from "@/core/text";
+import { changeWords, plural, proofSentence, setWords, tieWords } from "@/core/text";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";
@@ -14,7 +14,9 @@ export async function changesCommand(file: string, options: { json?: boolean; bu
   const purchases: readonly WeighedChange[] | null = options.buy ? weighedPurchases(job, options.buy) : null;
   if (options.json) process.stdout.write(`${JSON.stringify(changesReport(job, smallest, purchases))}\n`);
   else {
-    process.stdout.write(`${setWords(job, smallest)}\n${proofSentence(smallest)}\n`);
+    process.stdout.write(
+      `${[setWords(job, smallest), proofSentence(smallest), tieWords(job, smallest)].filter((line) => line !== null).join("\n")}\n`,
+    );
     for (const purchase of purchases?.slice(0, 3) ?? [])
       process.stdout.write(
         `${changeWords(job, purchase)}: lifts ${plural(purchase.lifts.length, "row")}, lowers ${purchase.lowers.length}.\n`,

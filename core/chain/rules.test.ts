@@ -74,7 +74,10 @@ describe("optical", () => {
     const job = room({ tv: "tv-earc", bar: "bar-one-input" }, [["tv optical-out", "bar optical-in"]]);
     const app = arrivalsOf(job).find(({ source }) => source === "apps");
     expect(app).toMatchObject({ verdict: "reduced", arrives: { coding: "ac3", generations: 2, lineage: "re-encoded" } });
-    expect(app?.losses[0]?.reason).toMatchObject({ code: "cannot-emit", device: "tv", coding: "eac3" });
+    expect(app?.losses[0]).toMatchObject({
+      hop: 1,
+      reason: { code: "link-capacity", link: "optical", coding: "eac3", need: 6.144, have: 3.072 },
+    });
   });
 });
 

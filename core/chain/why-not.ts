@@ -29,7 +29,13 @@ export function lossesBelowBest(rig: Rig, followed: Followed, content: Content, 
 function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Content): Loss | null {
   for (const [hop, step] of followed.way.entries()) {
     const reason = whyNotStep(rig, step, hop === 0, form, content);
-    if (reason) return { reason, hop, scope: "path" };
+    if (!reason) continue;
+    // A socket for optical passes what optical can carry: there the link is the limit, with its numbers, and not the device before it.
+    const next = followed.way[hop + 1];
+    const isByNature = reason.code === "cannot-emit" || reason.code === "does-not-pass" || reason.code === "passes-fewer";
+    const link =
+      isByNature && next?.kind === "link" && forwardLink(rig, next.from) !== "hdmi" ? whyNotStep(rig, next, false, form, content) : null;
+    return link ? { reason: link, hop: hop + 1, scope: "path" } : { reason, hop, scope: "path" };
   }
   return notListed(rig, followed, form);
 }

@@ -37,11 +37,20 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
 /** "Set eARC to on at Television; move Console to …: lifts 2 rows, lowers none." */
 export function setWords(job: Job, { best, ties }: SmallestChanges): string {
   if (best.changes.length === 0) return "No setting, plug or cable of this gear lifts a row.";
-  const what = best.changes.map((change) => changeWords(job, change)).join("; ");
   const picture = best.pictureLowers.length ? ` It costs ${plural(best.pictureLowers.length, "picture")} something.` : "";
+  return `${changesWords(job, best.changes)}: lifts ${plural(best.lifts.length, "row")}, lowers none.${picture}`;
+}
+
+const changesWords = (job: Job, changes: readonly Change[]): string => changes.map((change) => changeWords(job, change)).join("; ");
+
+/** What another set of the same size does otherwise: only the changes in which it differs. Null where there is none. */
+export function tieWords(job: Job, { best, ties }: SmallestChanges): string | null {
   const [tie] = ties;
-  const other = tie ? ` As small: ${tie.changes.map((change) => changeWords(job, change)).join("; ")}.` : "";
-  return `${what}: lifts ${plural(best.lifts.length, "row")}, lowers none.${picture}${other}`;
+  if (!tie) return null;
+  const own = new Set(best.changes.map(({ command }) => JSON.stringify(command)));
+  const others = tie.changes.filter(({ command }) => !own.has(JSON.stringify(command)));
+  const more = ties.length > 1 ? `, and ${plural(ties.length - 1, "more way")}` : "";
+  return `As small another way: ${changesWords(job, others)}${more}.`;
 }
 
 /** How sure the smallest set is. */

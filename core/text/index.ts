@@ -2,7 +2,7 @@ export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-s
 export { cautionSentence, volumeSentence } from "./caution-words";
 export { edidWords } from "./edid-words";
 export { passesWords } from "./device-words";
-export { changeWords, proofSentence, setWords } from "./change-words";
+export { changeWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
 export { cableClassName, cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";
 export { modeWords, pictureLossSentence, pictureWords } from "./picture-words";

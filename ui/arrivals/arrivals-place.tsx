@@ -24,7 +24,7 @@ export function ArrivalsPlace() {
   return (
     <Sheet
       marginLabel="The chosen row"
-      margin={chosen ? <Story arrival={chosen} changes={changes.single} /> : null}
+      margin={chosen ? <Story arrival={chosen} changes={changes} /> : null}
       foot={
         <>
           <EffectLine />

@@ -2,7 +2,7 @@
 
 import { Button } from "antd";
 import { commandOf, type SmallestChanges } from "@/core/plan";
-import { proofSentence, setWords } from "@/core/text";
+import { proofSentence, setWords, tieWords } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 
@@ -21,7 +21,11 @@ export function BestChange({ smallest }: { smallest: SmallestChanges | null }) {
       <span>
         <b>Smallest change that lifts all it can</b>
         <span aria-live="polite">{smallest ? setWords(job, smallest) : "Trying sets of changes …"}</span>
-        {smallest ? <span className={styles.quiet}>{proofSentence(smallest)}</span> : null}
+        {smallest ? (
+          <span className={styles.quiet}>
+            {[proofSentence(smallest), tieWords(job, smallest)].filter((words) => words !== null).join(" ")}
+          </span>
+        ) : null}
       </span>
       {smallest?.best.changes.length ? (
         <Button type="primary" onClick={() => edit(commandOf(smallest.best))}>

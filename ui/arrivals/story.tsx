@@ -2,7 +2,6 @@
 
 import { Button } from "antd";
 import type { Arrival } from "@/core/chain";
-import type { WeighedChange } from "@/core/plan";
 import {
   cautionSentence,
   changeWords,
@@ -20,13 +19,13 @@ import {
   volumeSentence,
 } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
-import { useIntents, useJob } from "@/ui/job";
+import { useIntents, useJob, type Changes } from "@/ui/job";
 import styles from "./story.module.css";
 
 const MOST_CURES = 4;
 
 /** The story of the chosen row: what could play, where it is lost, what would change it, what the picture does. */
-export function Story({ arrival, changes }: { arrival: Arrival; changes: readonly WeighedChange[] | null }) {
+export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes }) {
   const job = useJob((state) => state.job);
   const losses = arrival.losses.filter(({ scope }) => scope === "path");
   const ceilings = arrival.losses.filter(({ scope }) => scope === "ceiling");
@@ -85,16 +84,22 @@ function Mind({ arrival }: { arrival: Arrival }) {
   );
 }
 
-function Cures({ arrival, changes }: { arrival: Arrival; changes: readonly WeighedChange[] | null }) {
+function Cures({ arrival, changes: { single, smallest } }: { arrival: Arrival; changes: Changes }) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
-  const cures = changes?.filter(({ lifts }) => lifts.includes(arrival.id)).slice(0, MOST_CURES);
+  const cures = single?.filter(({ lifts }) => lifts.includes(arrival.id)).slice(0, MOST_CURES);
+  const isInSet = smallest?.best.lifts.includes(arrival.id) ?? false;
   const remedy = arrival.losses.map(({ reason }) => reasonRemedy(job, reason)).find((text) => text !== null);
   return (
     <section>
       <h3>What would change it</h3>
       {!cures ? <p className={styles.quiet}>Trying every single change …</p> : null}
-      {cures?.length === 0 ? <p>No single setting, plug or cable among this gear lifts it.{remedy ? ` ${remedy}` : ""}</p> : null}
+      {cures?.length === 0 ? (
+        <p>
+          No single setting, plug or cable among this gear lifts it.
+          {isInSet ? " The set of changes at the foot of the page does." : remedy ? ` ${remedy}` : ""}
+        </p>
+      ) : null}
       <ul className={styles.cures}>
         {cures?.map((cure) => (
           <li key={changeWords(job, cure)}>

@@ -72,5 +72,6 @@ function linkHeading(job: Job, arrivals: readonly Arrival[], cable: string): str
   const label = findPort(job, isReturn ? found.to : found.from)?.label ?? "";
   // A return that carries nothing is neither ARC nor eARC: it is only where sound would have to come back.
   const name = hop.out || !isReturn ? linkFact(hop.link).name : "return";
-  return isReturn ? `${name}, ${label.replace(/\s*e?ARC$/i, "")}` : name;
+  if (!isReturn) return name;
+  return label.startsWith(name) ? label : `${name}, ${label.replace(/\s*e?ARC$/i, "")}`;
 }
