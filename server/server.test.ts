@@ -4,15 +4,19 @@ import { join } from "node:path";
 import { QueryTypes } from "sequelize";
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
+import { fromShelfOrThrow } from "@/core/device";
 import { emptyJob, type Command } from "@/core/job";
 import {
   binJob,
   createEmptyJob,
   createJob,
   docketPage,
+  dropOwnDevice,
   findJob,
   healthOf,
+  keepOwnDevice,
   openDatabase,
+  ownDevices,
   restoreJob,
   saveJob,
   type Database,
@@ -163,5 +167,30 @@ describe("the docket", () => {
     expect(await restoreJob(db, id)).toBe(true);
     expect((await findJob(db, id))?.job.name).toBe("Room");
     expect(await binJob(db, "00000000-0000-4000-8000-000000000000")).toBe(false);
+  });
+});
+
+describe("the shelf of one's own devices", () => {
+  const bar = fromShelfOrThrow("bar-one-input", { id: "bar", name: "Long bar" });
+
+  test("keeps a device for other jobs, across a restart, by name", async () => {
+    await keepOwnDevice(db, bar);
+    await keepOwnDevice(db, { ...bar, name: "A short bar" });
+    const again = await openDatabase(folder);
+    expect((await ownDevices(again)).map(({ device }) => device.name)).toEqual(["A short bar", "Long bar"]);
+    await again.close();
+  });
+
+  test("refuses one whose parts do not hold together, and says where", async () => {
+    const broken = { ...bar, presents: [{ rule: "decoders" as const, ports: ["nowhere"], when: [] }] };
+    expect(await keepOwnDevice(db, broken)).toMatchObject({ ok: false, refusal: { code: "unknown-terminal", terminal: "nowhere" } });
+    expect(await ownDevices(db)).toEqual([]);
+  });
+
+  test("takes one off again, once", async () => {
+    const kept = await keepOwnDevice(db, bar);
+    if (!kept.ok) throw new Error("refused");
+    expect(await dropOwnDevice(db, kept.value.id)).toBe(true);
+    expect(await dropOwnDevice(db, kept.value.id)).toBe(false);
   });
 });

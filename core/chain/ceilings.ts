@@ -6,6 +6,8 @@ import type { Stream } from "./stream";
 
 /** What the content holds and this sound system could not play even if nothing stood between. It does not lower a verdict. */
 export function ceilingsOf(content: Content, best: Stream | null, system: Device): readonly Reason[] {
+  // Where nobody knows what it decodes, nothing can be said of what it could not.
+  if (system.decodes === null) return [];
   const reasons: Reason[] = [];
   const withObjects = content.tracks.find((track) => track.objects !== "none");
   const widest = content.tracks.reduce<Bed>(

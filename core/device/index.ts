@@ -18,6 +18,7 @@ export {
   type SoundRoute,
   type Source,
 } from "./device";
+export { deviceFromParts, DeviceParts } from "./device-from-parts";
 export { effectiveSetting, type SettingState } from "./effective-setting";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";

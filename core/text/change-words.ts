@@ -35,7 +35,7 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
 }
 
 /** "Set eARC to on at Television; move Console to …: lifts 2 rows, lowers none." */
-export function setWords(job: Job, { best, ties }: SmallestChanges): string {
+export function setWords(job: Job, { best }: SmallestChanges): string {
   if (best.changes.length === 0) return "No setting, plug or cable of this gear lifts a row.";
   const picture = best.pictureLowers.length ? ` It costs ${plural(best.pictureLowers.length, "picture")} something.` : "";
   return `${changesWords(job, best.changes)}: lifts ${plural(best.lifts.length, "row")}, lowers none.${picture}`;

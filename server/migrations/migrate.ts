@@ -3,9 +3,10 @@ import { join } from "node:path";
 import { QueryTypes, type Sequelize } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
 import { createJobs } from "./001-create-jobs";
+import { createShelfDevices } from "./002-create-shelf-devices";
 
 /** Append-only: a landed migration is never edited, it gets a successor. */
-const MIGRATIONS = [createJobs];
+const MIGRATIONS = [createJobs, createShelfDevices];
 
 /** Brings the tables to this program's version. Before anything changes in a database that is in use, a copy goes to `backups/`. */
 export async function migrate(sequelize: Sequelize, folder: string): Promise<void> {

@@ -25,9 +25,18 @@ export class JobEventRow extends Model<InferAttributes<JobEventRow>, InferCreati
   declare event: string;
 }
 
+/** A device of one's own on the shelf. */
+export class ShelfDeviceRow extends Model<InferAttributes<ShelfDeviceRow>, InferCreationAttributes<ShelfDeviceRow>> {
+  declare id: string;
+  declare name: string;
+  declare device: string;
+  declare createdAt: string;
+}
+
 export interface Models {
   readonly jobs: typeof JobRow;
   readonly jobEvents: typeof JobEventRow;
+  readonly shelfDevices: typeof ShelfDeviceRow;
 }
 
 // A fresh object for each column: Sequelize writes the column's own name into it.
@@ -66,5 +75,10 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     { ...options, tableName: "job_events", modelName: "jobEvent" },
   );
-  return { jobs: Jobs, jobEvents: JobEvents };
+  class ShelfDevices extends ShelfDeviceRow {}
+  ShelfDevices.init(
+    { id: { type: DataTypes.UUID, primaryKey: true }, name: text(), device: text(), createdAt: text() },
+    { ...options, tableName: "shelf_devices", modelName: "shelfDevice" },
+  );
+  return { jobs: Jobs, jobEvents: JobEvents, shelfDevices: ShelfDevices };
 }

@@ -3,6 +3,7 @@
 import dayjs from "dayjs";
 import { FilePlus2, FileUp } from "lucide-react";
 import { Button } from "antd";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useRef, useState, type DragEvent } from "react";
 import type { Phase } from "@/core/job";
@@ -53,6 +54,7 @@ export function DocketPlace({ docket, q, phase }: { docket: Docket; q: string; p
     <div className={styles.docket} onDragOver={(event) => event.preventDefault()} onDrop={onDrop}>
       <header className={styles.top}>
         <h1>Docket</h1>
+        <Link href="/shelf">Shelf</Link>
         <DocketSearch q={q} phase={phase} onSearch={show} />
         <div className={styles.acts}>
           <input

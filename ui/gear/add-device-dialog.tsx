@@ -1,11 +1,12 @@
 "use client";
 
 import { Modal } from "antd";
-import { fromShelfOrThrow, SHELF } from "@/core/device";
+import { fromShelfOrThrow, SHELF, type Device } from "@/core/device";
 import { freeId, freeName, replaceDevice } from "@/core/job";
 import { deviceName } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { PickList } from "@/ui/kit";
+import { useOwnDevices } from "@/ui/shelf";
 
 interface AddDeviceDialogProps {
   readonly open: boolean;
@@ -20,14 +21,22 @@ export function AddDeviceDialog({ open, replacing, onClose, onAdded }: AddDevice
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
   const old = job.devices.find(({ id }) => id === replacing);
-  const rows = SHELF.filter((row) => !old || row.role === old.role);
+  const own = useOwnDevices() ?? [];
+  const fits = ({ role }: { readonly role: Device["role"] }) => !old || role === old.role;
+  const rows = [
+    ...own.filter(({ device }) => fits(device)).map(({ id, device }) => ({ key: id, name: device.name, detail: "your own" })),
+    ...SHELF.filter(fits).map(({ archetype, name, summary }) => ({ key: archetype, name, detail: summary })),
+  ];
 
-  const take = (archetype: string) => {
-    const row = rows.find((one) => one.archetype === archetype);
-    if (!row) return;
+  const take = (key: string) => {
     const others = job.devices.filter(({ id }) => id !== replacing);
-    const id = replacing ?? freeId(row.archetype, new Set(others.map((device) => device.id)));
-    const device = fromShelfOrThrow(archetype, { id, name: freeName(old?.name ?? row.name, new Set(others.map(({ name }) => name))) });
+    const ids = new Set(others.map((device) => device.id));
+    const names = new Set(others.map(({ name }) => name));
+    const kept = own.find(({ id }) => id === key)?.device;
+    const stem = kept ? "device" : key;
+    const id = replacing ?? freeId(stem, ids);
+    const model = kept ?? fromShelfOrThrow(key, { id });
+    const device = { ...model, id, name: freeName(old?.name ?? model.name, names) };
     if (edit(replacing ? replaceDevice(job, replacing, device) : { kind: "add-device", device, at: null })) onAdded(id);
     onClose();
   };
@@ -44,7 +53,7 @@ export function AddDeviceDialog({ open, replacing, onClose, onAdded }: AddDevice
         label="Find on the shelf"
         listLabel="Shelf"
         placeholder="streamer, bar, eARC, projector …"
-        rows={rows.map(({ archetype, name, summary }) => ({ key: archetype, name, detail: summary }))}
+        rows={rows}
         nothing="Nothing on the shelf answers to that."
         onPick={take}
       />

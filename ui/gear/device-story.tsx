@@ -16,6 +16,7 @@ import { chosenSoundSystem, removeWithCables } from "@/core/job";
 import { descriptorWords, masterWords, passesWords } from "@/core/text";
 import { Choice } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
+import { keepOnShelf } from "@/ui/shelf";
 import styles from "./device-story.module.css";
 
 /** Everything about one device in plain words, and what can be changed of it. */
@@ -50,11 +51,26 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
         <Button size="small" onClick={onReplace}>
           Replace with another …
         </Button>
+        <KeepButton device={device} />
         <Button size="small" danger onClick={() => edit(removeWithCables(job, device.id))}>
           Remove
         </Button>
       </div>
     </div>
+  );
+}
+
+/** Keeps a copy of the device for other jobs, and says that it did. */
+function KeepButton({ device }: { device: Device }) {
+  const { say } = useIntents();
+  const keep = async () => {
+    const outcome = await keepOnShelf(device);
+    say(outcome.ok ? `${device.name} is kept on the shelf for other jobs.` : outcome.refusal);
+  };
+  return (
+    <Button size="small" onClick={() => void keep()}>
+      Keep on the shelf
+    </Button>
   );
 }
 

@@ -1,0 +1,36 @@
+import { randomUUID } from "node:crypto";
+import { Device } from "@/core/device";
+import { breachesOf, emptyJob, type Breach } from "@/core/job";
+import { done, refused, type Outcome } from "@/core/outcome";
+import type { Database } from "./database";
+
+/** A device of one's own, kept for other jobs. */
+export interface OwnDevice {
+  readonly id: string;
+  readonly device: Device;
+}
+
+/** Every device of one's own, by name. */
+export async function ownDevices(db: Database): Promise<readonly OwnDevice[]> {
+  const rows = await db.models.shelfDevices.findAll({ order: [["name", "ASC"]] });
+  return rows.map(({ id, device }) => ({ id, device: Device.parse(JSON.parse(device)) }));
+}
+
+/** Keeps a device on the shelf; one whose parts do not hold together is refused with the first breach. */
+export async function keepOwnDevice(db: Database, device: Device): Promise<Outcome<OwnDevice, Breach>> {
+  const [breach] = breachesOf({ ...emptyJob("shelf"), devices: [device] });
+  if (breach) return refused(breach);
+  const id = randomUUID();
+  await db.transact((transaction) =>
+    db.models.shelfDevices.create(
+      { id, name: device.name, device: JSON.stringify(device), createdAt: new Date().toISOString() },
+      { transaction },
+    ),
+  );
+  return done({ id, device });
+}
+
+/** Takes one off the shelf; jobs that use it keep their own copy. False where there is none. */
+export async function dropOwnDevice(db: Database, id: string): Promise<boolean> {
+  return (await db.transact((transaction) => db.models.shelfDevices.destroy({ where: { id }, transaction }))) > 0;
+}

@@ -1,0 +1,2 @@
+export { keepOnShelf, useOwnDevices, type OwnDevice } from "./own-devices";
+export { ShelfPlace } from "./shelf-place";
