@@ -16,7 +16,7 @@ test("a newcomer by mouse: imports Flat 4B, reads why the bar is silent, replace
   await page.getByRole("link", { name: "Gear" }).click();
   await page.getByRole("button", { name: "Bar", exact: true }).click();
   await page.getByRole("button", { name: "Replace with another" }).click();
-  await page.getByRole("option", { name: /two HDMI inputs/ }).click();
+  await page.getByRole("option", { name: /5\.1\.2 bar: two HDMI inputs/ }).click();
   await expect(page.getByText("replaced Bar by Bar", { exact: false })).toBeVisible();
 
   await page.getByRole("link", { name: "Patch" }).click();
