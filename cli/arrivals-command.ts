@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { liftingChanges } from "@/core/plan";
+import { weighedChanges } from "@/core/plan";
 import { arrivalsReport } from "@/core/report";
 import {
   cautionSentence,
@@ -28,12 +28,13 @@ export async function arrivalsCommand(file: string, options: { json?: boolean; a
   if (!state.success) throw new UnusableInput(`--as: expected found, planned or left, got “${options.as}”.`);
   const job = await readJobFile(file);
   const arrivals = arrivalsOf(job, state.data);
-  const changes = arrivals.every(({ verdict }) => verdict === "full") ? [] : liftingChanges(job, state.data);
+  const isPerfect = arrivals.every(({ verdict, pictureLosses }) => verdict === "full" && pictureLosses.length === 0);
+  const changes = isPerfect ? [] : weighedChanges(job, state.data);
   if (options.json) {
     process.stdout.write(`${JSON.stringify(arrivalsReport(job, arrivals, changes))}\n`);
   } else {
     for (const arrival of arrivals) process.stdout.write(`${rowText(job, arrival)}\n`);
-    for (const change of changes.filter(({ lowers }) => lowers.length === 0).slice(0, 3)) {
+    for (const change of changes.filter(({ lifts, lowers }) => lifts.length > 0 && lowers.length === 0).slice(0, 3)) {
       process.stdout.write(`\nWould help: ${changeWords(job, change)} (lifts ${change.lifts.length}).\n`);
     }
   }

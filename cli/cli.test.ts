@@ -90,3 +90,74 @@ test("JSON comes on one line with the same board, also from standard input", () 
     cables: 3,
   });
 });
+
+describe("what a picture asks of a link", () => {
+  const link = (...args: string[]) => octachord(["link", ...args, "--json"]);
+  test("2160p60 10 bit 4:4:4: 22.275 Gb/s, more than TMDS has", () => {
+    const { status, stdout } = link("--mode", "3840x2160@60", "--depth", "10", "--chroma", "444");
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ tmdsGbps: 22.275, cableClass: "ultra-high-speed", fits: true });
+  });
+  test("1: what no link carries, or not the one at hand", () => {
+    expect(link("--mode", "7680x4320@60", "--depth", "10").status).toBe(1);
+    expect(JSON.parse(link("--mode", "3840x2160@120", "--depth", "12", "--have", "40").stdout)).toMatchObject({ fits: false, frl: 48 });
+  });
+  test("2: a mode nobody knows", () => expect(link("--mode", "many").stderr).toMatch(/^octachord: --mode: expected one of/));
+});
+
+describe("the smallest set of changes", () => {
+  const system = join(root, "demo/systems/03-mat-console.octachord.json");
+  test("as JSON, with its proof", () => {
+    const { status, stdout } = octachord(["changes", system, "--json"]);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({
+      changes: [{ kind: "setting", words: "Set “eARC” to on at Television" }],
+      cost: 1,
+      proof: "every-row",
+      proven: true,
+      lowers: [],
+    });
+  });
+  test("with nothing to buy, and with something bought", () => {
+    expect(octachord(["changes", demo("flat-4b"), "--no-purchase"]).status).toBe(1);
+    const { stdout } = octachord(["changes", demo("flat-4b"), "--buy", "tv-earc", "--json"]);
+    const report = JSON.parse(stdout) as { purchases: { lifts: string[] }[] };
+    expect(report.purchases[0]?.lifts).toHaveLength(4);
+    expect(octachord(["changes", demo("flat-4b"), "--buy", "no-such-thing"])).toMatchObject({ status: 2, stdout: "" });
+  });
+});
+
+describe("capability blocks", () => {
+  test("made, merged and shown", () => {
+    writeFileSync(join(folder, "tv.json"), '{"archetype":"tv-earc"}');
+    writeFileSync(join(folder, "bar.json"), '{"archetype":"bar-one-input"}');
+    expect(octachord(["edid", "make", "tv.json", "-o", "tv.bin"]).status).toBe(0);
+    expect(octachord(["edid", "make", "bar.json", "-o", "bar.bin"]).status).toBe(0);
+    expect(octachord(["edid", "merge", "--picture", "tv.bin", "--sound", "bar.bin", "-o", "both.bin"]).status).toBe(0);
+    const lines = octachord(["edid", "show", "both.bin", "tv.bin", "--json"]).stdout.trim().split("\n");
+    const [both, tv] = lines.map(
+      (line) => JSON.parse(line) as { file: string; valid: boolean; vics: number[]; audio: { coding: string }[] },
+    );
+    expect([both?.file, both?.valid]).toEqual(["both.bin", true]);
+    expect(both?.vics).toEqual(tv?.vics);
+    expect(both?.audio.map(({ coding }) => coding)).toContain("dts-hd-ma");
+    expect(tv?.audio.map(({ coding }) => coding)).not.toContain("dts-hd-ma");
+  });
+  test("1: one that breaks the standard is shown with its faults", () => {
+    writeFileSync(join(folder, "cut.bin"), readFileSync(join(folder, "tv.bin")).subarray(0, 200));
+    const { status, stdout } = octachord(["edid", "show", "cut.bin", "--json"]);
+    expect(status).toBe(1);
+    expect(JSON.parse(stdout)).toMatchObject({ valid: false, manufacturer: "OCT" });
+  });
+  test.each([
+    ["no such file", ["edid", "show", "nowhere.bin"], /^octachord: nowhere\.bin: there is no such file\.\n$/],
+    ["a device without an HDMI input", ["edid", "make", "amp.json", "-o", "x.bin"], /^octachord: amp\.json: ports: expected an HDMI input/],
+    ["no device at all", ["edid", "make", "none.json", "-o", "x.bin"], /^octachord: none\.json: expected a device as JSON/],
+  ])("2: %s", (_what, args, line) => {
+    writeFileSync(join(folder, "amp.json"), '{"archetype":"amplifier-knob"}');
+    writeFileSync(join(folder, "none.json"), "not json");
+    const { status, stdout, stderr } = octachord(args);
+    expect([status, stdout]).toEqual([2, ""]);
+    expect(stderr).toMatch(line);
+  });
+});

@@ -1,7 +1,7 @@
 import { expose } from "comlink";
-import { liftingChanges, smallestChanges } from "@/core/plan";
+import { smallestChanges, weighedChanges } from "@/core/plan";
 
-const api = { liftingChanges, smallestChanges };
+const api = { weighedChanges, smallestChanges };
 export type ChangesWorker = typeof api;
 
 expose(api);

@@ -1,6 +1,17 @@
-import { cableClassFact, type ReturnWires } from "@/core/facts";
+import { cableClassFact, certainLength } from "@/core/facts";
 import { effectiveSetting, type SettingState } from "@/core/device";
-import { cableAt, joinSockets, moveCableEnd, sameEnd, whyNotPlug, type Cable, type CableEnd, type Command, type Job } from "@/core/job";
+import {
+  cableAt,
+  joinSockets,
+  moveCableEnd,
+  sameEnd,
+  whyNotPlug,
+  type Cable,
+  type CableEnd,
+  type Command,
+  type Job,
+  type SingleCommand,
+} from "@/core/job";
 
 /** The kinds of change in the order of their cost. */
 export const CHANGE_KINDS = ["setting", "plug", "cable", "box"] as const;
@@ -82,17 +93,26 @@ function exchange(job: Job, a: Cable, b: Cable): Change | null {
   };
 }
 
-/** A cable of the class that assures the return conductors and the rate, in place of one that lacks them. */
+/** Copper longer than this may need light in its place at the highest rate. */
+const LONG_M = certainLength(48);
+
+/** In place of an HDMI cable one that assures return wires and rate; in place of a long one also a hybrid, which carries any picture and no return. */
 function cableChanges(job: Job): Change[] {
-  const assured: ReturnWires = "earc";
-  const couldBeBetter = (cable: Cable) =>
-    cableClassFact(cable.class).ends[0] === "hdmi" && (cable.returnWires !== assured || cable.class !== "ultra-high-speed");
-  return job.cables.filter(couldBeBetter).map((cable): Change => ({
-    kind: "cable",
-    count: 1,
-    decides: [`cable ${cable.id}`],
-    command: { kind: "edit-cable", cable: cable.id, fields: { class: "ultra-high-speed", returnWires: assured } },
-  }));
+  return job.cables.flatMap((cable): Change[] => {
+    if (cableClassFact(cable.class).ends[0] !== "hdmi") return [];
+    const change = (fields: Extract<SingleCommand, { kind: "edit-cable" }>["fields"]): Change => ({
+      kind: "cable",
+      count: 1,
+      decides: [`cable ${cable.id}`],
+      command: { kind: "edit-cable", cable: cable.id, fields },
+    });
+    const isBest = cable.returnWires === "earc" && cable.class === "ultra-high-speed";
+    const isLight = cable.class === "hybrid-optical-hdmi";
+    return [
+      ...(isBest ? [] : [change({ class: "ultra-high-speed", returnWires: "earc", direction: "either" })]),
+      ...(isLight || cable.lengthM <= LONG_M ? [] : [change({ class: "hybrid-optical-hdmi", returnWires: "none", direction: "one-way" })]),
+    ];
+  });
 }
 
 /** One cable more, between two sockets that are both free; between two devices each pair of plugs is tried. */

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf } from "@/core/chain";
 import { applyCommand, type Command, type Job } from "@/core/job";
-import { liftingChanges, movedRows, possibleChanges } from "@/core/plan";
+import { liftingChanges, movedRows, possibleChanges, weighedChanges } from "@/core/plan";
 import { changeWords } from "@/core/text";
 
 const made = (job: Job, command: Command): Job => {
@@ -51,6 +51,34 @@ describe("changes that lift", () => {
   test("those that lower nothing come before those that do", () => {
     const lowers = liftingChanges(eArcOff).map((change) => change.lowers.length);
     expect(lowers).toEqual([...lowers].sort((a, b) => a - b));
+  });
+});
+
+describe("changes for the picture", () => {
+  test("light in place of 15 m of copper assures the projector's picture and costs no sound where nothing returns along it", () => {
+    const hall = demoJob("village-hall");
+    const light = weighedChanges(hall).find(
+      ({ command }) => command.kind === "edit-cable" && command.fields.class === "hybrid-optical-hdmi",
+    );
+    expect(light?.pictureLifts).toHaveLength(3);
+    expect(light?.lowers).toEqual([]);
+  });
+
+  test("light in a cable that sound returns along says what it costs", () => {
+    const run = demoJob("18-long-run", "systems");
+    const light = weighedChanges(run).find(
+      ({ command }) => command.kind === "edit-cable" && command.fields.class === "hybrid-optical-hdmi",
+    );
+    expect(light).toMatchObject({ pictureLifts: ["streamer/apps/film-ddp-atmos"] });
+    // The TV's own app and tuner came back along it.
+    expect(light?.lowers).toHaveLength(2);
+  });
+
+  test("the enhanced mode of a bar is found for its picture although no sound moves", () => {
+    const enhanced = weighedChanges(demoJob("12-standard-mode", "systems")).find(
+      ({ command }) => command.kind === "set-setting" && command.setting === "signal-format",
+    );
+    expect(enhanced).toMatchObject({ lifts: [], lowers: [], pictureLifts: ["streamer/apps/film-ddp-atmos"] });
   });
 });
 

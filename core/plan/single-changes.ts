@@ -10,11 +10,28 @@ export interface WeighedChange extends Change, MovedRows {
   readonly after: readonly Arrival[];
 }
 
-/** Every single change that moves a row, up or down, in its sound or its picture, each simulated through the whole chain. */
+/**
+ * Every single change that moves a row, up or down, in its sound or its picture, each simulated through the whole chain. Those that
+ * lower no sound first, then the cheapest, then the one that lifts most; equal ones keep the order of the document.
+ */
 export function weighedChanges(job: Job, state: SettingState = "planned"): readonly WeighedChange[] {
   const before = solve(job, state);
-  return possibleChanges(job, state).flatMap((change) => weigh(before, change) ?? []);
+  return inOrder(possibleChanges(job, state).flatMap((change) => weigh(before, change) ?? []));
 }
+
+/** Those of them that lift the sound of at least one row. */
+export const liftingChanges = (job: Job, state: SettingState = "planned"): readonly WeighedChange[] =>
+  weighedChanges(job, state).filter(({ lifts }) => lifts.length > 0);
+
+const inOrder = (changes: readonly WeighedChange[]): readonly WeighedChange[] =>
+  changes.toSorted(
+    (a, b) =>
+      a.lowers.length - b.lowers.length ||
+      costOf([a]) - costOf([b]) ||
+      b.lifts.length - a.lifts.length ||
+      b.pictureLifts.length - a.pictureLifts.length ||
+      gain(b) - gain(a),
+  );
 
 /** What one change does; null where it cannot be made or moves nothing. */
 export function weigh(before: Solved, change: Change): WeighedChange | null {
@@ -25,25 +42,11 @@ export function weigh(before: Solved, change: Change): WeighedChange | null {
   return Object.values(moved).some((rows: readonly string[]) => rows.length > 0) ? { ...change, ...moved, after } : null;
 }
 
-/**
- * Every single change that lifts the sound of at least one row. Those that lower no sound first, then the cheapest, then the one that
- * lifts most; equal ones keep the order of the document.
- */
-export function liftingChanges(job: Job, state: SettingState = "planned"): readonly WeighedChange[] {
-  const weighed = weighedChanges(job, state).filter(({ lifts }) => lifts.length > 0);
-  return weighed.toSorted(
-    (a, b) => a.lowers.length - b.lowers.length || costOf([a]) - costOf([b]) || b.lifts.length - a.lifts.length || gain(b) - gain(a),
-  );
-}
-
 const gain = ({ after, lifts }: WeighedChange): number =>
   after.reduce((sum, arrival) => (lifts.includes(arrival.id) ? sum + scoreArrival(arrival) : sum), 0);
 
 /** What buying one device would add, in each place it could take; the place that lifts most first. Empty where it lifts nothing. */
 export function weighedPurchases(job: Job, archetype: string, state: SettingState = "planned"): readonly WeighedChange[] {
   const before = solve(job, state);
-  return purchases(job, archetype)
-    .flatMap((change) => weigh(before, change) ?? [])
-    .filter(({ lifts }) => lifts.length > 0)
-    .toSorted((a, b) => a.lowers.length - b.lowers.length || b.lifts.length - a.lifts.length || gain(b) - gain(a));
+  return inOrder(purchases(job, archetype).flatMap((change) => weigh(before, change) ?? [])).filter(({ lifts }) => lifts.length > 0);
 }

@@ -35,12 +35,14 @@ function rowReport(job: Job, arrival: Arrival, changes: readonly WeighedChange[]
     cautions: arrival.cautions.map((caution) => ({ ...caution, words: cautionSentence(job, caution) })),
     volume: arrival.volume,
     cures: changes
-      .filter((change) => change.lifts.includes(arrival.id))
+      .filter((change) => change.lifts.includes(arrival.id) || change.pictureLifts.includes(arrival.id))
       .map((change) => ({
         kind: change.kind,
         words: changeWords(job, change),
         lifts: change.lifts,
         lowers: change.lowers,
+        pictureLifts: change.pictureLifts,
+        pictureLowers: change.pictureLowers,
         command: change.command,
       })),
   };

@@ -26,6 +26,8 @@ export function storyWords(arrival: Arrival): string {
   const could = arrival.best ? `${streamWords(arrival.best)} could play.` : "The sound system can play nothing of this content.";
   if (arrival.verdict === "unknown") return `${could} What does is not known.`;
   if (!arrival.arrives) return `${could} Nothing does.`;
+  if (arrival.losses.some(({ reason }) => reason.code === "decode-mode"))
+    return `${streamWords(arrival.arrives)} arrives; only ${arrival.plays?.layout ?? "nothing"} of it plays.`;
   return arrival.verdict === "full" && arrival.best?.coding === arrival.arrives.coding
     ? `${streamWords(arrival.arrives)} could play, and does.`
     : `${could} ${lineageWords(arrival.arrives)}, does.`;

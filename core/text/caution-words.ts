@@ -36,3 +36,9 @@ export function volumeSentence(job: Job, volume: Volume): string {
       return unreachable(volume);
   }
 }
+
+/** The most telling caution in a word or two; null where none tells anything of this row alone. */
+export function cautionFlag(cautions: readonly Caution[]): string | null {
+  if (cautions.some(({ code }) => code === "drift")) return "tends to drift";
+  return cautions.some(({ code }) => code === "socket-wasted") ? "wastes a 4K socket" : null;
+}

@@ -2,7 +2,7 @@ import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
 import { findArchetype, type Device } from "@/core/device";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
-import type { Change, SmallestChanges } from "@/core/plan";
+import type { Change, MovedRows, SmallestChanges } from "@/core/plan";
 import { cableShortName, deviceName, plural, socketName, socketPrint } from "./names";
 
 /** A change as an instruction: "Set eARC to on at Television". */
@@ -32,6 +32,17 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
     default:
       return "Make this change";
   }
+}
+
+/** What a change does beside what it is for: "lifts 1 row, lowers 2; betters 3 pictures". */
+export function movedWords({ lifts, lowers, pictureLifts, pictureLowers }: MovedRows): string {
+  const parts = [
+    ...(lifts.length ? [`lifts ${plural(lifts.length, "row")}`] : []),
+    ...(lowers.length ? [`lowers ${plural(lowers.length, "row")}`] : []),
+    ...(pictureLifts.length ? [`betters ${plural(pictureLifts.length, "picture")}`] : []),
+    ...(pictureLowers.length ? [`costs ${plural(pictureLowers.length, "picture")}`] : []),
+  ];
+  return parts.join(", ");
 }
 
 /** "Set eARC to on at Television; move Console to …: lifts 2 rows, lowers none." */

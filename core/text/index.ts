@@ -1,11 +1,11 @@
 export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
-export { cautionSentence, volumeSentence } from "./caution-words";
+export { cautionFlag, cautionSentence, volumeSentence } from "./caution-words";
 export { edidWords } from "./edid-words";
 export { passesWords } from "./device-words";
-export { changeWords, proofSentence, setWords, tieWords } from "./change-words";
+export { changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
 export { cableClassName, cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";
-export { modeWords, pictureLossSentence, pictureWords } from "./picture-words";
+export { modeWords, pictureFlag, pictureLossSentence, pictureWords } from "./picture-words";
 export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";
 export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";
 export {

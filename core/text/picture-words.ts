@@ -1,3 +1,4 @@
+import type { Arrival } from "@/core/chain";
 import type { Picture, PictureLoss } from "@/core/picture";
 import { linkNeed } from "@/core/picture";
 import type { Job } from "@/core/job";
@@ -72,4 +73,12 @@ function limitName(job: Job, limit: Extract<PictureLoss, { code: "picture-rate" 
     default:
       return deviceName(job, limit.device);
   }
+}
+
+/** Two or three words for a row whose picture is not as mastered; null where nothing is lost. */
+export function pictureFlag({ picture, pictureLosses }: Pick<Arrival, "picture" | "pictureLosses">): string | null {
+  if (pictureLosses.length === 0) return null;
+  if (!picture) return "no picture";
+  const isWhole = pictureLosses.every(({ code }) => code === "picture-length" || code === "picture-tight" || code === "picture-unknown");
+  return isWhole ? "picture not assured" : "less of the picture";
 }

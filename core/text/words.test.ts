@@ -2,12 +2,17 @@ import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf, type Reason } from "@/core/chain";
 import { applyCommand, type Refusal } from "@/core/job";
+import { weighedChanges } from "@/core/plan";
 import {
   arrivalSentence,
   cableName,
+  changeWords,
   commandWords,
   listed,
+  modeWords,
   passesWords,
+  pictureFlag,
+  pictureWords,
   plural,
   reasonRemedy,
   reasonSentence,
@@ -152,4 +157,28 @@ test("small words", () => {
   expect(streamWords({ coding: "truehd", channels: "7.1", objects: "atmos" })).toBe("Dolby TrueHD 7.1 + objects");
   expect(settingSentence("digital-output", "pcm")).toBe("Digital sound output is set to PCM");
   expect(cableName(loft, "gone")).toBe("the cable gone");
+});
+
+describe("a picture in words", () => {
+  const picture = { mode: "3840x2160@120", depth: 10, chroma: "444", hdr: "hdr10", hdcp: "2.3", gaming: true, lines: 2160 } as const;
+  test("beyond TMDS names the fixed-rate link that carries it", () =>
+    // 3840 × 2160 × 120 × 30 = 29.86 Gb/s of pixels.
+    expect(pictureWords(picture)).toBe("2160p120 HDR10, 10 bit 4:4:4, 29.86\u2009Gb/s of pixels on a fixed-rate link of 40"));
+  test("interlaced modes keep their letter", () => expect(modeWords("720x576i@50")).toBe("576i50"));
+  test("is flagged in the row by what it lost", () => {
+    expect(pictureFlag({ picture, pictureLosses: [] })).toBeNull();
+    expect(pictureFlag({ picture, pictureLosses: [{ code: "picture-length", cable: "c", need: 12, have: 5, unit: "m" }] })).toBe(
+      "picture not assured",
+    );
+    expect(pictureFlag({ picture, pictureLosses: [{ code: "picture-hdr-off", device: "d", need: "hdr10" }] })).toBe("less of the picture");
+    expect(pictureFlag({ picture: null, pictureLosses: [{ code: "picture-hdr-off", device: "d", need: "hdr10" }] })).toBe("no picture");
+  });
+});
+
+test("a change is told as an instruction, whatever kind it is", () => {
+  const loft2 = demoJob("sail-loft");
+  const words = new Set(weighedChanges({ ...loft2, cables: loft2.cables.slice(1) }).map((change) => changeWords(loft2, change)));
+  expect([...words].some((text) => text.startsWith("Lay an Ultra High Speed HDMI cable from Streamer"))).toBe(true);
+  expect([...words].some((text) => text.startsWith("Exchange the plugs of"))).toBe(true);
+  for (const text of words) expect(text).not.toMatch(/undefined|Make (this|several)/);
 });

@@ -1,7 +1,17 @@
 "use client";
 
 import type { Arrival, Verdict } from "@/core/chain";
-import { arrivalSentence, deviceName, masterWords, playedWords, reasonFlag, rowWords, VERDICT_WORDS } from "@/core/text";
+import {
+  arrivalSentence,
+  cautionFlag,
+  deviceName,
+  masterWords,
+  pictureFlag,
+  playedWords,
+  reasonFlag,
+  rowWords,
+  VERDICT_WORDS,
+} from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
 import { CordView, cordOf, stopsOf, VerdictMark, type ScoreColumn } from "@/ui/kit";
 import { useJob } from "@/ui/job";
@@ -28,7 +38,9 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
   const cord = cordOf(arrival, stops);
   const places = stops.map(({ key }) => columns.findIndex((column) => column.key === key));
   const rowXs = [...places.map((place) => xs[place] ?? 0), xs.at(-1) ?? 0];
-  const loss = arrival.losses.find(({ scope }) => scope === "path");
+  const loss = arrival.losses.find(({ reason, scope }) => scope === "path" || reason.code === "decode-mode");
+  const lossStop = cord.lossStop ?? (loss?.scope === "ceiling" ? stops.length - 1 : 0);
+  const mind = pictureFlag(arrival) ?? cautionFlag(arrival.cautions);
   return (
     <button
       type="button"
@@ -49,7 +61,13 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
           <line key={key} className={styles.bar} x1={xs[index]} x2={xs[index]} y1={0} y2={HEIGHT} />
         ))}
         <CordView cord={cord} stops={stops} xs={rowXs} height={HEIGHT + 12} />
-        {loss ? <Flag text={reasonFlag(job, loss.reason)} x={rowXs[cord.lossStop ?? 0] ?? 0} verdict={arrival.verdict} /> : null}
+        {loss ? (
+          <Flag
+            text={reasonFlag(job, loss.reason)}
+            x={rowXs[lossStop] ?? 0}
+            verdict={loss.scope === "ceiling" ? "reduced" : arrival.verdict}
+          />
+        ) : null}
       </svg>
       <span className={styles.end}>
         <VerdictMark verdict={arrival.verdict} />
@@ -57,7 +75,11 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
           {playedWords(arrival.plays, arrival.arrives)}
           {arrival.delayMs === null ? null : <code>{formatMilliseconds(arrival.delayMs)}</code>}
         </span>
-        {was && was !== arrival.verdict ? <span className={styles.was}>was {VERDICT_WORDS[was].toLowerCase()}</span> : null}
+        {was && was !== arrival.verdict ? (
+          <span className={styles.was}>was {VERDICT_WORDS[was].toLowerCase()}</span>
+        ) : mind ? (
+          <span className={styles.mind}>{mind}</span>
+        ) : null}
       </span>
     </button>
   );

@@ -7,9 +7,9 @@ import {
   changeWords,
   deviceName,
   LIP_SYNC_WORDS,
+  movedWords,
   pictureLossSentence,
   pictureWords,
-  plural,
   reasonRemedy,
   reasonSentence,
   rowWords,
@@ -28,7 +28,8 @@ const MOST_CURES = 4;
 export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes }) {
   const job = useJob((state) => state.job);
   const losses = arrival.losses.filter(({ scope }) => scope === "path");
-  const ceilings = arrival.losses.filter(({ scope }) => scope === "ceiling");
+  const held = arrival.losses.find(({ reason }) => reason.code === "decode-mode");
+  const ceilings = arrival.losses.filter((loss) => loss.scope === "ceiling" && loss !== held);
   return (
     <div className={styles.story}>
       <div>
@@ -53,9 +54,13 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
           <p>{screenSpeakersSentence(job, arrival)}</p>
         </section>
       ) : null}
-      {losses.length || arrival.losses.some(({ reason }) => reason.code === "decode-mode") ? (
-        <Cures arrival={arrival} changes={changes} />
+      {held ? (
+        <section>
+          <h3>Held back at the end</h3>
+          <p>{reasonSentence(job, held.reason)}</p>
+        </section>
       ) : null}
+      {losses.length || held ? <Cures arrival={arrival} changes={changes} what="lifts" /> : null}
       {arrival.cautions.length || arrival.volume ? <Mind arrival={arrival} /> : null}
       {ceilings.length ? (
         <section>
@@ -66,6 +71,7 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
         </section>
       ) : null}
       {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
+      {arrival.pictureLosses.length ? <Cures arrival={arrival} changes={changes} what="pictureLifts" /> : null}
     </div>
   );
 }
@@ -84,20 +90,27 @@ function Mind({ arrival }: { arrival: Arrival }) {
   );
 }
 
-function Cures({ arrival, changes: { single, smallest } }: { arrival: Arrival; changes: Changes }) {
+interface CuresProps {
+  readonly arrival: Arrival;
+  readonly changes: Changes;
+  /** Whether the sound or the picture should become better. */
+  readonly what: "lifts" | "pictureLifts";
+}
+
+function Cures({ arrival, changes: { single, smallest }, what }: CuresProps) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
-  const cures = single?.filter(({ lifts }) => lifts.includes(arrival.id)).slice(0, MOST_CURES);
+  const cures = single?.filter((change) => change[what].includes(arrival.id)).slice(0, MOST_CURES);
   const isInSet = smallest?.best.lifts.includes(arrival.id) ?? false;
   const remedy = arrival.losses.map(({ reason }) => reasonRemedy(job, reason)).find((text) => text !== null);
   return (
     <section>
-      <h3>What would change it</h3>
+      <h3>{what === "lifts" ? "What would change it" : "What would better the picture"}</h3>
       {!cures ? <p className={styles.quiet}>Trying every single change …</p> : null}
       {cures?.length === 0 ? (
         <p>
-          No single setting, plug or cable among this gear lifts it.
-          {isInSet ? " The set of changes at the foot of the page does." : remedy ? ` ${remedy}` : ""}
+          No single setting, plug or cable among this gear {what === "lifts" ? "lifts it" : "does"}.
+          {what === "pictureLifts" ? "" : isInSet ? " The set of changes at the foot of the page does." : remedy ? ` ${remedy}` : ""}
         </p>
       ) : null}
       <ul className={styles.cures}>
@@ -106,8 +119,7 @@ function Cures({ arrival, changes: { single, smallest } }: { arrival: Arrival; c
             <span>
               <b>{changeWords(job, cure)}</b>
               <span>
-                <i>lifts {plural(cure.lifts.length, "row")}</i>
-                {cure.lowers.length ? `, lowers ${cure.lowers.length}` : ""}
+                <i>{movedWords(cure)}</i>
               </span>
             </span>
             <Button size="small" onClick={() => edit(cure.command)} aria-label={`Try it: ${changeWords(job, cure)}`}>

@@ -6,7 +6,7 @@ import type { Job } from "@/core/job";
 import type { SmallestChanges, WeighedChange } from "@/core/plan";
 import type { ChangesWorker } from "@/workers/changes-worker";
 
-/** What would lift something of a job: every single change, and the smallest set; each null while it is being reckoned. */
+/** What would move something of a job: every single change, and the smallest set that lifts all; each null while it is being reckoned. */
 export interface Changes {
   readonly single: readonly WeighedChange[] | null;
   readonly smallest: SmallestChanges | null;
@@ -21,8 +21,8 @@ export function useChanges(job: Job): Changes {
     const worker = new Worker(new URL("../../workers/changes-worker.ts", import.meta.url), { type: "module" });
     let wanted = true;
     const reckon = async () => {
-      const { liftingChanges, smallestChanges } = wrap<ChangesWorker>(worker);
-      const single = await liftingChanges(job);
+      const { weighedChanges, smallestChanges } = wrap<ChangesWorker>(worker);
+      const single = await weighedChanges(job);
       if (wanted) setAnswer({ job, single, smallest: null });
       const smallest = await smallestChanges(job);
       if (wanted) setAnswer({ job, single, smallest });

@@ -2,7 +2,7 @@ import type { Device, Port } from "@/core/device";
 import { cableAt, findDevice, type Job } from "@/core/job";
 
 /** Sizes of the map, in its own units; the styles of a plate follow them. */
-export const PLATE = { width: 212, head: 40, row: 34, gap: 26, lane: 280 } as const;
+export const PLATE = { width: 210, head: 40, row: 34, gap: 26, lane: 278 } as const;
 
 const LANES: readonly Device["role"][] = ["player", "box", "screen", "sound"];
 

@@ -46,9 +46,11 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
           {plural(SHELF.length, "kind")} of device, {plural(own.length, "device")} of your own
         </span>
         <div className={styles.acts}>
-          <Button type="primary" icon={<Plus size={16} aria-hidden />} onClick={() => setMaking(true)}>
-            Make a device
-          </Button>
+          {making ? null : (
+            <Button type="primary" icon={<Plus size={16} aria-hidden />} onClick={() => setMaking(true)}>
+              Make a device
+            </Button>
+          )}
           <ThemeSwitch />
         </div>
       </header>

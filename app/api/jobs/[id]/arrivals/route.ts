@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { arrivalsOf } from "@/core/chain";
-import { liftingChanges } from "@/core/plan";
+import { weighedChanges } from "@/core/plan";
 import { arrivalsReport } from "@/core/report";
 import { database, findJob } from "@/server";
 import { answer } from "../../../answer";
@@ -13,5 +13,5 @@ export const GET = answer<{ id: string }>(async (request, { id }) => {
   if (!state.success) return problem({ status: 400, title: "Not understood", detail: "as: expected found, planned or left." });
   const found = await findJob(await database(), id);
   if (!found) return noSuchJob();
-  return Response.json(arrivalsReport(found.job, arrivalsOf(found.job, state.data), liftingChanges(found.job, state.data)));
+  return Response.json(arrivalsReport(found.job, arrivalsOf(found.job, state.data), weighedChanges(found.job, state.data)));
 });
