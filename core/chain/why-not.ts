@@ -17,14 +17,23 @@ import type { Step } from "./way";
  * refuses it is named, even where the player, having seen that limit on offer, never sent it.
  */
 export function lossesBelowBest(rig: Rig, followed: Followed, content: Content, system: Device): readonly Loss[] {
-  const losses: Loss[] = [];
-  for (const form of idealForms(content, system)) {
-    if (compareStreams(form, followed.arrives, system) <= 0) break;
+  const better = idealForms(content, system).filter((form) => compareStreams(form, followed.arrives, system) > 0);
+  const refused = better.flatMap((form) => {
     const loss = firstRefusal(rig, followed, form, content);
-    if (loss && !losses.some((known) => known.hop === loss.hop && known.reason.code === loss.reason.code)) losses.push(loss);
-  }
+    return loss ? [{ form, loss }] : [];
+  });
+  // Of forms that would be equally good, the one that a switch, a wire or a list keeps back is named before one that a device cannot do at all.
+  const ordered = refused.toSorted(
+    (a, b) => compareStreams(b.form, a.form, system) || Number(isByNature(a.loss.reason)) - Number(isByNature(b.loss.reason)),
+  );
+  const losses: Loss[] = [];
+  for (const { loss } of ordered)
+    if (!losses.some((known) => known.hop === loss.hop && known.reason.code === loss.reason.code)) losses.push(loss);
   return losses;
 }
+
+/** A limit of the device itself, which no setting, plug or cable changes. */
+const isByNature = ({ code }: Reason): boolean => code === "cannot-emit" || code === "does-not-pass" || code === "passes-fewer";
 
 function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Content): Loss | null {
   for (const [hop, step] of followed.way.entries()) {
@@ -32,9 +41,10 @@ function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Conte
     if (!reason) continue;
     // A socket for optical passes what optical can carry: there the link is the limit, with its numbers, and not the device before it.
     const next = followed.way[hop + 1];
-    const isByNature = reason.code === "cannot-emit" || reason.code === "does-not-pass" || reason.code === "passes-fewer";
     const link =
-      isByNature && next?.kind === "link" && forwardLink(rig, next.from) !== "hdmi" ? whyNotStep(rig, next, false, form, content) : null;
+      isByNature(reason) && next?.kind === "link" && forwardLink(rig, next.from) !== "hdmi"
+        ? whyNotStep(rig, next, false, form, content)
+        : null;
     return link ? { reason: link, hop: hop + 1, scope: "path" } : { reason, hop, scope: "path" };
   }
   return notListed(rig, followed, form);

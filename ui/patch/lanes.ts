@@ -2,7 +2,7 @@ import type { Device, Port } from "@/core/device";
 import { cableAt, findDevice, type Job } from "@/core/job";
 
 /** Sizes of the map, in its own units; the styles of a plate follow them. */
-export const PLATE = { width: 210, head: 40, row: 34, gap: 26, lane: 278 } as const;
+export const PLATE = { width: 216, head: 40, row: 34, gap: 26, lane: 280, wideLane: 318 } as const;
 
 const LANES: readonly Device["role"][] = ["player", "box", "screen", "sound"];
 
@@ -21,6 +21,8 @@ export interface PlacedPlate {
 export function placePlates(job: Job): readonly PlacedPlate[] {
   const used = LANES.filter((role) => job.devices.some((device) => device.role === role));
   const lanes = used.map((role) => job.devices.filter((device) => device.role === role));
+  // Three lanes have room for wide cords between them, four just fit the page.
+  const step = used.length > 3 ? PLATE.lane : PLATE.wideLane;
   const heightOf = (device: Device) => PLATE.head + device.ports.length * PLATE.row + 8;
   const laneHeight = (devices: readonly Device[]) => devices.reduce((sum, device) => sum + heightOf(device) + PLATE.gap, -PLATE.gap);
   const tallest = Math.max(0, ...lanes.map(laneHeight));
@@ -30,7 +32,7 @@ export function placePlates(job: Job): readonly PlacedPlate[] {
       const height = heightOf(device);
       const placed = {
         device,
-        x: lane * PLATE.lane,
+        x: lane * step,
         y,
         height,
         sides: new Map(device.ports.map((port) => [port.id, sideOf(job, device, port)])),

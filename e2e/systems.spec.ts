@@ -1,0 +1,47 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { expectVerdicts, row } from "./support";
+
+interface Report {
+  readonly arrivals: readonly {
+    readonly verdict: string;
+    readonly losses: readonly { readonly scope: string; readonly words: string }[];
+  }[];
+}
+
+test("the board shows each of the eighteen systems as the machine answer has it, with its first reason in words", async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(180_000);
+  for (const file of readdirSync("demo/systems")) {
+    const imported = await request.post("/api/jobs/import", {
+      data: readFileSync(`demo/systems/${file}`),
+      headers: { "Content-Type": "application/json" },
+    });
+    const { id } = (await imported.json()) as { id: string };
+    const { arrivals } = (await (await request.get(`/api/jobs/${id}/arrivals`)).json()) as Report;
+    await page.goto(`/jobs/${id}/arrivals`);
+    await expectVerdicts(
+      page,
+      arrivals.map(({ verdict }) => verdict),
+    );
+    const lost = arrivals.find(({ verdict, losses }) => verdict !== "full" && losses.some(({ scope }) => scope === "path"));
+    const words = lost?.losses.find(({ scope }) => scope === "path")?.words;
+    if (words) await expect(page.getByText(words).first()).toBeVisible();
+  }
+});
+
+test("two screens get a row each, and a change for the picture is offered with what it costs", async ({ page, request }) => {
+  const imported = await request.post("/api/jobs/import", {
+    data: readFileSync("demo/jobs/village-hall.octachord.json"),
+    headers: { "Content-Type": "application/json" },
+  });
+  const { id } = (await imported.json()) as { id: string };
+  await page.goto(`/jobs/${id}/arrivals`);
+  await expect(row(page, /^Streamer, film on Desk monitor.*All of it/)).toBeVisible();
+  await row(page, /^Streamer, film on Projector/).click();
+  await expect(page.getByText("picture not assured").first()).toBeVisible();
+  await page.getByRole("button", { name: /^Try it: Change the cable Matrix to Projector for hybrid optical HDMI/ }).click();
+  await expect(page.getByText("picture not assured")).toHaveCount(0);
+});
