@@ -1,4 +1,4 @@
-import type { Coding } from "@/core/facts";
+import { cableClassFact, type Coding } from "@/core/facts";
 import type { Device } from "@/core/device";
 import type { Followed } from "./follow";
 import type { PictureWay } from "./picture-way";
@@ -13,6 +13,8 @@ export type Caution =
   /** The box shows no list while the screen sleeps. */
   | { readonly code: "forgets-edid"; readonly device: string }
   /** A protected-4K socket holds a player that never needs one, while the device has a lesser socket free. */
+  /** A lead for sound longer than its kind is certain to carry. */
+  | { readonly code: "lead-long"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
   | { readonly code: "socket-wasted"; readonly device: string; readonly port: string; readonly better: string };
 
 /** The cautions of one row, from the habits of the devices it passes and the sockets it sits in. */
@@ -31,7 +33,19 @@ export function cautionsOf(rig: Rig, player: Device, followed: Followed | null, 
       }
     }),
   );
-  return [...habits, ...wastedSocket(rig, player, picture)];
+  return [...habits, ...longLeads(followed), ...wastedSocket(rig, player, picture)];
+}
+
+/** Leads for sound beyond what their kind is certain of; HDMI cables are judged by their picture. */
+function longLeads(followed: Followed | null): Caution[] {
+  if (!followed?.arrives) return [];
+  return followed.way.flatMap((step): Caution[] => {
+    if (step.kind !== "link") return [];
+    const { pictureGbps, certainM } = cableClassFact(step.cable.class);
+    return pictureGbps === null && step.cable.lengthM > certainM
+      ? [{ code: "lead-long", cable: step.cable.id, need: step.cable.lengthM, have: certainM, unit: "m" }]
+      : [];
+  });
 }
 
 /** A player with an old HDCP or an HD rate in a socket of the scarce kind, where its hub has an old one free. */

@@ -4,7 +4,7 @@ import type { CableEnd } from "@/core/job";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { gateOf } from "./conditions";
 import { handOn } from "./hand-on";
-import { needsDecoding, turnedBy, whyNotCarry } from "./link";
+import { atRateOf, needsDecoding, turnedBy, whyNotCarry } from "./link";
 import { listingAt, type Listing } from "./listing";
 import { playOn, whyNotPlay, type Played } from "./play";
 import type { Loss, Reason, UnknownFact } from "./reason";
@@ -120,6 +120,15 @@ export const forwardLink = (rig: Rig, from: CableEnd): LinkKind => {
   return (port && connectorFact(port.connector).link) ?? "hdmi";
 };
 
+/** The link behind a socket: forward by its plug, back by what the return is at the moment; null where there is none. */
+function exitLink(rig: Rig, exit: CableEnd): LinkKind | null {
+  const cable = rig.cableAt(exit);
+  if (!cable) return null;
+  if (rig.port(exit)?.direction === "out") return forwardLink(rig, exit);
+  const channel = returnChannel(rig, cable);
+  return channel.kind === "open" ? channel.link : null;
+}
+
 /** Bluetooth alone takes time on the way; a low delay needs the codec at both ends, and where nobody knows of one the usual is reckoned. */
 function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Milliseconds {
   const ends = [rig.port(step.from), rig.port(step.to)];
@@ -145,7 +154,8 @@ function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs
     facts.push({ fact: "passes", device: device.id, port: step.from });
   if (facts.length) return doubtful(facts);
   const out = handOn({ device, route, listing, format: format ?? undefined }, inputs);
-  if (out) return { ...nothing, out, delayMs: routeDelay(route) };
+  const link = exitLink(rig, { device: device.id, port: step.to });
+  if (out) return { ...nothing, out: link && !route.blind ? atRateOf(link, out) : out, delayMs: routeDelay(route) };
   const reason = inputs[0] ? whyNothing(rig, step, inputs[0], listing) : null;
   return reason ? stopped([reason]) : nothing;
 }

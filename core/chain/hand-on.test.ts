@@ -16,7 +16,7 @@ const listing = (...rows: readonly string[]): Desk["listing"] => ({
 });
 const stream = (coding: Coding, channels: Bed, objects: Stream["objects"] = "none"): Stream => {
   const { lossless } = codingFact(coding);
-  return { coding, channels, objects, lossless, generations: lossless ? 0 : 1, lineage: "native" };
+  return { coding, channels, objects, sampleRateKHz: 48, lossless, generations: lossless ? 0 : 1, lineage: "native" };
 };
 const soundRoute = (archetype: string, from: string, to: string): Omit<Desk, "listing" | "format"> => {
   const device = fromShelfOrThrow(archetype, { id: "it" });

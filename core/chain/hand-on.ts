@@ -139,6 +139,7 @@ function forced(desk: Desk, inputs: readonly Stream[], coding: "ac3" | "eac3" | 
   if (!source) return null;
   return {
     coding,
+    sampleRateKHz: 48,
     channels: smallerBed(source.channels, "5.1"),
     objects: "none",
     lossless: false,

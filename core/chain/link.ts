@@ -1,4 +1,4 @@
-import { bedChannels, codingFact, linkFact, payloadRate, smallerBed, type LinkKind } from "@/core/facts";
+import { bedChannels, codingFact, linkFact, payloadRate, smallerBed, stereoRate, type LinkKind } from "@/core/facts";
 import type { Reason, ReturnLimit } from "./reason";
 import type { Stream } from "./stream";
 
@@ -7,7 +7,7 @@ import type { Stream } from "./stream";
  * Where the link itself turns sound into something else (analogue, Bluetooth), only its channels bound it: see `alongLink`.
  */
 export function whyNotCarry(
-  { coding, channels }: Pick<Stream, "coding" | "channels">,
+  { coding, channels, sampleRateKHz = 48 }: Pick<Stream, "coding" | "channels"> & Partial<Pick<Stream, "sampleRateKHz">>,
   link: LinkKind,
   because: readonly ReturnLimit[],
 ): Reason | null {
@@ -16,7 +16,20 @@ export function whyNotCarry(
   if (need !== null) {
     return need > fact.capacityMbps ? { code: "link-capacity", link, coding, need, have: fact.capacityMbps, unit: "Mb/s", because } : null;
   }
-  return bedChannels(channels) > bedChannels(fact.lpcm) ? { code: "link-channels", link, need: channels, have: fact.lpcm, because } : null;
+  if (bedChannels(channels) > bedChannels(fact.lpcm)) return { code: "link-channels", link, need: channels, have: fact.lpcm, because };
+  const [needed, had] = [stereoRate(sampleRateKHz), stereoRate(fact.lpcmKHz)];
+  return fact.turnsInto === "as-sent" && needed > had
+    ? { code: "link-capacity", link, coding, need: needed, have: had, unit: "Mb/s", because }
+    : null;
+}
+
+/** LPCM at a rate that is certain to cross: a sender halves what is too fast until it fits, and the samples are no longer the master's. */
+export function atRateOf(link: LinkKind, stream: Stream): Stream {
+  const { lpcmKHz, turnsInto } = linkFact(link);
+  if (stream.coding !== "lpcm" || turnsInto !== "as-sent" || stream.sampleRateKHz <= lpcmKHz) return stream;
+  let rate = stream.sampleRateKHz;
+  while (rate > lpcmKHz) rate /= 2;
+  return { ...stream, sampleRateKHz: rate, lossless: false, lineage: "resampled" };
 }
 
 /** What a link makes of a stream by its nature: analogue leads carry decoded stereo, Bluetooth codes it once more with loss. */

@@ -2,7 +2,7 @@ import { classesJoining, connectorFact, type Coding, type LinkKind } from "@/cor
 import type { Content, Device, Port, SoundRoute } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { handOn } from "./hand-on";
-import { turnedBy, whyNotCarry } from "./link";
+import { atRateOf, turnedBy, whyNotCarry } from "./link";
 import type { Listing } from "./listing";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
@@ -40,9 +40,10 @@ export function optimisticBest(
         }
         for (const out of everyWayToHandOn(device, route, streams)) {
           for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
-            if (whyNotCarry(out, link, []) !== null) continue;
+            const sent = atRateOf(link, out);
+            if (whyNotCarry(sent, link, []) !== null) continue;
             const next = job.devices.find(({ id }) => id === end.device);
-            const arrived = turnedBy(link, out);
+            const arrived = turnedBy(link, sent);
             const key = `${end.device} ${end.port} ${JSON.stringify(arrived)}`;
             if (!next || seen.has(key)) continue;
             seen.add(key);

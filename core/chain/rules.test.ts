@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { fromShelfOrThrow, type Device } from "@/core/device";
+import { findContent, fromShelfOrThrow, type Device } from "@/core/device";
 import { arrivalsOf, compareArrivals, listingAt, makeRig, returnChannel } from "@/core/chain";
 import { applyCommand, emptyJob, joinSockets, type Job } from "@/core/job";
 
@@ -78,6 +78,44 @@ describe("optical", () => {
       hop: 1,
       reason: { code: "link-capacity", link: "optical", coding: "eac3", need: 6.144, have: 3.072 },
     });
+  });
+});
+
+describe("stereo LPCM of 192 kHz", () => {
+  const hires = (player: string, end: readonly [string, string], ...more: readonly (readonly [string, string])[]) => {
+    const base = room({ player, tv: "tv-earc", bar: "bar-one-input" }, [end, ...more]);
+    const music = findContent("music-hires");
+    return changed(base, "player", (device) => ({
+      ...device,
+      decodes: [...(device.decodes ?? []), { coding: "lpcm", channels: "2.0", objects: false }],
+      sources: device.sources.map((source) => ({ ...source, contents: music ? [music] : [] })),
+    }));
+  };
+
+  test("crosses HDMI and eARC as it is", () => {
+    const job = hires("disc-player-4k", ["player hdmi-out", "tv hdmi1"], ["bar hdmi-out", "tv hdmi3"]);
+    expect(arrivalsOf(job)[0]).toMatchObject({ verdict: "full", arrives: { sampleRateKHz: 192, lossless: true } });
+  });
+
+  test("fills 6.144 Mb/s where ARC is certain of 1.536, so it comes at 48 kHz and is no longer the master's", () => {
+    // 192 000 frames of 32 bits are 6.144 Mb/s, 48 000 are 1.536.
+    const job = changed(hires("disc-player-4k", ["player hdmi-out", "tv hdmi1"], ["bar hdmi-out", "tv hdmi3"]), "tv", (tv) => ({
+      ...tv,
+      settings: tv.settings.map((row) => (row.key === "earc" ? { ...row, planned: "off" } : row)),
+    }));
+    expect(arrivalsOf(job)[0]).toMatchObject({ verdict: "reduced", arrives: { sampleRateKHz: 48, lossless: false, lineage: "resampled" } });
+    expect(arrivalsOf(job)[0]?.losses[0]?.reason).toMatchObject({
+      code: "link-capacity",
+      link: "arc",
+      coding: "lpcm",
+      need: 6.144,
+      have: 1.536,
+    });
+  });
+
+  test("over optical too", () => {
+    const job = hires("disc-player-4k", ["player optical-out", "bar optical-in"]);
+    expect(arrivalsOf(job)[0]).toMatchObject({ verdict: "reduced", arrives: { sampleRateKHz: 48 } });
   });
 });
 
@@ -216,4 +254,109 @@ test("better and worse rows are told apart, and beyond 'all of it' nothing is be
   expect(compareArrivals(a, silent)).toBeGreaterThan(0);
   expect(compareArrivals(silent, a)).toBeLessThan(0);
   expect(compareArrivals(a, a)).toBe(0);
+});
+
+describe("what works and is to be minded", () => {
+  test("a lead for sound beyond what its kind is certain of: 12 m of plastic fibre, certain to 5", () => {
+    const job = room({ disc: "disc-player-4k", bar: "bar-arc-optical" }, [["disc optical-out", "bar optical-in"]]);
+    const long = { ...job, cables: job.cables.map((cable) => ({ ...cable, lengthM: 12 })) };
+    expect(arrivalsOf(job)[0]?.cautions).toEqual([]);
+    expect(arrivalsOf(long)[0]?.cautions).toEqual([{ code: "lead-long", cable: "cable-1", need: 12, have: 5, unit: "m" }]);
+  });
+
+  test("a hub that does not share the screen's dynamic HDR leaves HDR10, and names itself", () => {
+    const job = room({ streamer: "streamer-4k", bar: "bar-picture-mode", tv: "tv-earc" }, [
+      ["streamer hdmi-out", "bar hdmi-in"],
+      ["bar hdmi-out", "tv hdmi3"],
+    ]);
+    const vision = changed(changed(job, "streamer", dolbyVision), "bar", (bar) => ({
+      ...bar,
+      settings: bar.settings.map((row) => (row.key === "signal-format" ? { ...row, planned: "enhanced" } : row)),
+    }));
+    expect(arrivalsOf(vision)[0]).toMatchObject({ picture: { hdr: "hdr10" }, pictureLosses: [{ code: "picture-hdr", device: "bar" }] });
+  });
+
+  test("a receiver in stand-by passes nothing, unless it is set to pass through", () => {
+    const job = room({ streamer: "streamer-4k", receiver: "receiver-72", tv: "tv-earc" }, [
+      ["streamer hdmi-out", "receiver hdmi-in1"],
+      ["receiver hdmi-out", "tv hdmi3"],
+    ]);
+    const asleep = (pass: "on" | "off") =>
+      changed({ ...job, brief: { ...job.brief, soundSystem: "tv" } }, "receiver", (receiver) => ({
+        ...receiver,
+        settings: receiver.settings.map((row) =>
+          row.key === "power" ? { ...row, planned: "standby" } : row.key === "standby-pass" ? { ...row, planned: pass } : row,
+        ),
+      }));
+    const tvPlays = (one: Job) =>
+      arrivalsOf(
+        changed(one, "tv", (tv) => ({
+          ...tv,
+          settings: tv.settings.map((row) => (row.key === "speakers" ? { ...row, planned: "own" } : row)),
+        })),
+      )[0];
+    expect(tvPlays(asleep("off"))).toMatchObject({
+      verdict: "silent",
+      picture: null,
+      pictureLosses: [{ code: "picture-shut", device: "receiver" }],
+    });
+    expect(tvPlays(asleep("on"))).toMatchObject({ verdict: "full", picture: { mode: "3840x2160@60" }, plays: { layout: "2.0" } });
+  });
+
+  test("composite pictures leave a receiver only by its composite monitor output", () => {
+    const job = room({ box: "game-box-composite", receiver: "receiver-51", tv: "tv-earc" }, [
+      ["box video-out", "receiver video-in1"],
+      ["box audio-out", "receiver rca-in1"],
+      ["receiver hdmi-out", "tv hdmi3"],
+    ]);
+    expect(arrivalsOf(job)[0]).toMatchObject({ verdict: "no-picture", screen: null, arrives: { coding: "analogue" } });
+  });
+
+  test("a plug in a TV's headphone jack mutes its speakers", () => {
+    const job = room({ tv: "tv-headphone", phones: "headphones" }, [["tv headphones", "phones jack"]]);
+    const own = { ...job, brief: { ...job.brief, soundSystem: "tv" } };
+    expect(arrivalsOf(own)[0]?.losses[0]?.reason).toEqual({ code: "plug-mutes", device: "tv", port: "headphones" });
+    expect(arrivalsOf({ ...own, cables: [] })[0]?.verdict).toBe("full");
+  });
+
+  test("a TV that ties ARC to HDMI control loses both with one switch", () => {
+    const job = room({ tv: "tv-arc-cec-linked", bar: "bar-arc-only" }, [["bar hdmi-out", "tv hdmi2"]]);
+    const off = changed(job, "tv", (tv) => ({
+      ...tv,
+      settings: tv.settings.map((row) => (row.key === "cec" ? { ...row, planned: "off" } : row)),
+    }));
+    expect(arrivalsOf(job)[0]?.verdict).toBe("full");
+    expect(arrivalsOf(off)[0]?.losses[0]?.reason).toMatchObject({ code: "setting-shuts", device: "tv", setting: "cec", wanted: ["on"] });
+  });
+
+  test("a speaker hub has HDMI only once its module is fitted", () => {
+    const job = room({ tv: "tv-arc", hub: "wireless-hub" }, [["hub hdmi", "tv hdmi1"]]);
+    expect(arrivalsOf(job)[0]?.losses[0]?.reason).toMatchObject({
+      code: "setting-shuts",
+      device: "hub",
+      setting: "module",
+      value: "missing",
+    });
+  });
+
+  test("a splitter shows the player only what both screens list, and both get what the lesser can", () => {
+    const job = room({ streamer: "streamer-4k", splitter: "splitter-1x2", tv: "tv-earc", monitor: "projector-hd" }, [
+      ["streamer hdmi-out", "splitter hdmi-in"],
+      ["splitter out-1", "tv hdmi1"],
+      ["splitter out-2", "monitor hdmi1"],
+    ]);
+    const list = listingAt(makeRig(job, "planned"), { device: "streamer", port: "hdmi-out" });
+    expect([...list.sounds.keys()]).toEqual(["lpcm"]);
+    expect(arrivalsOf(job).find(({ screen }) => screen === "tv")?.picture?.mode).toBe("1920x1080@60");
+  });
+});
+
+const dolbyVision = (device: Device): Device => ({
+  ...device,
+  sources: device.sources.map((source) => ({
+    ...source,
+    contents: source.contents.map((content) =>
+      content.picture ? { ...content, picture: { ...content.picture, hdr: "dolby-vision" as const } } : content,
+    ),
+  })),
 });

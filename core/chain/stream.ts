@@ -6,11 +6,12 @@ export interface Stream {
   readonly coding: Coding;
   readonly channels: Bed;
   readonly objects: Objects;
+  readonly sampleRateKHz: number;
   /** Nothing of the master's samples was thrown away by a coding so far. */
   readonly lossless: boolean;
   /** Lossy codings so far: 0 for LPCM or TrueHD of a lossless master, 1 for native DD+, 2 once re-encoded. */
   readonly generations: number;
-  readonly lineage: "native" | "decoded" | "downmixed" | "re-encoded" | "binaural";
+  readonly lineage: "native" | "decoded" | "downmixed" | "re-encoded" | "resampled" | "binaural";
 }
 
 /** A track as it leaves the master. */

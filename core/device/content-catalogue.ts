@@ -104,6 +104,12 @@ export const CONTENT_CATALOGUE: readonly Content[] = [
   { id: "broadcast-ac3", name: "film on air", kind: "film", tracks: [{ coding: "ac3", channels: "5.1" }], picture: HD },
   { id: "news-aac", name: "news", kind: "news", tracks: [{ coding: "aac", channels: "2.0" }], picture: HD },
   { id: "tape", name: "music", kind: "music", tracks: [{ coding: "analogue", channels: "2.0" }] },
+  {
+    id: "music-hires",
+    name: "music in high resolution",
+    kind: "music",
+    tracks: [{ coding: "lpcm", channels: "2.0", sampleRateKHz: 192 }],
+  },
   { id: "music-lpcm", name: "music", kind: "music", tracks: [{ coding: "lpcm", channels: "2.0" }] },
 ].map((row) => Content.parse(row));
 

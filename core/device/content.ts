@@ -6,6 +6,8 @@ export const Track = z.strictObject({
   coding: z.enum(CODING_IDS),
   channels: z.enum(BED_IDS),
   objects: z.enum(["none", "atmos", "dtsx"]).default("none"),
+  /** Of lossless sound; lossy codings are taken as 48. */
+  sampleRateKHz: z.number().min(8).max(384).default(48),
 });
 export type Track = z.infer<typeof Track>;
 

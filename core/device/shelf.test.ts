@@ -67,7 +67,7 @@ describe("the short form of a device", () => {
     const device = Device.parse(
       expandDevice({ archetype: "streamer-4k", id: "s", sources: [{ id: "apps", name: "apps", kind: "media", contents: ["music-lpcm"] }] }),
     );
-    expect(device.sources[0]?.contents[0]?.tracks).toEqual([{ coding: "lpcm", channels: "2.0", objects: "none" }]);
+    expect(device.sources[0]?.contents[0]?.tracks).toEqual([{ coding: "lpcm", channels: "2.0", objects: "none", sampleRateKHz: 48 }]);
   });
 
   test("an archetype that is not on the shelf leaves the device to the schema", () => {

@@ -132,6 +132,16 @@ export const CABLE_CLASSES = [
     source: "IEC 60958-3; any RCA lead serves over a short run",
   },
   {
+    id: "rca-as-coaxial",
+    name: "any RCA lead as a short coaxial one",
+    ends: ["coaxial", "coaxial"],
+    pictureGbps: null,
+    assures: "none",
+    passive: true,
+    certainM: metres(2),
+    source: "IEC 60958-3 asks for 75 Ω; over a metre or two any RCA lead serves",
+  },
+  {
     id: "rca-pair",
     name: "RCA stereo lead",
     ends: ["rca", "rca"],

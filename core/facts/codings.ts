@@ -147,3 +147,6 @@ export function payloadRate(coding: Coding): MegabitsPerSecond | null {
   const { burst } = codingFact(coding);
   return burst ? megabitsPerSecond((burst.frameRateKHz * 32) / 1000) : null;
 }
+
+/** What stereo LPCM of a sampling rate fills of an IEC 60958 channel: one frame of 32 payload bits for each sample. Source: IEC 60958-1 §4. */
+export const stereoRate = (sampleRateKHz: number): MegabitsPerSecond => megabitsPerSecond((sampleRateKHz * 32) / 1000);

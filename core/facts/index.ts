@@ -9,7 +9,7 @@ export {
   type CableClass,
   type ReturnWires,
 } from "./cables";
-export { CODING_IDS, codingFact, CODINGS, payloadRate, type Coding, type Objects } from "./codings";
+export { CODING_IDS, codingFact, CODINGS, payloadRate, stereoRate, type Coding, type Objects } from "./codings";
 export { CONNECTOR_IDS, connectorFact, connectorName, CONNECTORS, type Connector } from "./connectors";
 export { BLUETOOTH_DELAY, linkFact, LINKS, type LinkKind } from "./links";
 export { FRL_EFFICIENCY, FRL_GBPS, TMDS_MAX_GBPS } from "./frl";

@@ -7,6 +7,8 @@ interface LinkFact {
   readonly name: string;
   /** The largest LPCM bed that is certain to cross. */
   readonly lpcm: Bed;
+  /** The highest LPCM sampling rate that is certain to cross. */
+  readonly lpcmKHz: number;
   /** The largest IEC 61937 payload that it carries. */
   readonly capacityMbps: MegabitsPerSecond;
   /** What a sender may take for granted when the link reports nothing back; null where the far end reports its own list. */
@@ -22,6 +24,7 @@ export const LINKS = [
     id: "hdmi",
     name: "HDMI",
     lpcm: "7.1",
+    lpcmKHz: 192,
     capacityMbps: megabitsPerSecond(24.576),
     assumes: null,
     turnsInto: "as-sent",
@@ -31,6 +34,7 @@ export const LINKS = [
     id: "earc",
     name: "eARC",
     lpcm: "7.1",
+    lpcmKHz: 192,
     capacityMbps: megabitsPerSecond(24.576),
     assumes: null,
     turnsInto: "as-sent",
@@ -40,6 +44,7 @@ export const LINKS = [
     id: "arc",
     name: "ARC",
     lpcm: "2.0",
+    lpcmKHz: 48,
     capacityMbps: megabitsPerSecond(6.144),
     assumes: null,
     turnsInto: "as-sent",
@@ -49,6 +54,7 @@ export const LINKS = [
     id: "optical",
     name: "optical",
     lpcm: "2.0",
+    lpcmKHz: 48,
     capacityMbps: megabitsPerSecond(3.072),
     assumes: ["lpcm", "ac3", "dts"],
     turnsInto: "as-sent",
@@ -58,6 +64,7 @@ export const LINKS = [
     id: "coaxial",
     name: "coaxial",
     lpcm: "2.0",
+    lpcmKHz: 192,
     capacityMbps: megabitsPerSecond(6.144),
     assumes: ["lpcm", "ac3", "dts"],
     turnsInto: "as-sent",
@@ -67,6 +74,7 @@ export const LINKS = [
     id: "analogue",
     name: "analogue",
     lpcm: "2.0",
+    lpcmKHz: 192,
     capacityMbps: megabitsPerSecond(0),
     assumes: ["lpcm"],
     turnsInto: "analogue",
@@ -76,6 +84,7 @@ export const LINKS = [
     id: "usb",
     name: "USB",
     lpcm: "2.0",
+    lpcmKHz: 192,
     capacityMbps: megabitsPerSecond(24.576),
     assumes: ["lpcm"],
     turnsInto: "as-sent",
@@ -85,6 +94,7 @@ export const LINKS = [
     id: "bluetooth",
     name: "Bluetooth",
     lpcm: "2.0",
+    lpcmKHz: 48,
     capacityMbps: megabitsPerSecond(0),
     assumes: ["lpcm"],
     turnsInto: "lossy",

@@ -1,12 +1,13 @@
 import type { Caution, Volume } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
-import { deviceName, socketName } from "./names";
+import { formatMetres } from "@/core/units";
+import { cableName, deviceName, socketName, upperFirst } from "./names";
 import { codingName } from "./sound-words";
 
 /** What tends to go wrong on a row that works now, with its cure and the price of the cure. */
 export function cautionSentence(job: Job, caution: Caution): string {
-  const name = deviceName(job, caution.device);
+  const name = "device" in caution ? deviceName(job, caution.device) : "";
   switch (caution.code) {
     case "drift":
       return `${codingName(caution.coding)} from ${name} tends to slip out of step after a while. PCM at ${name} cures it, and costs every channel beyond what PCM carries there.`;
@@ -14,6 +15,8 @@ export function cautionSentence(job: Job, caution: Caution): string {
       return `${name} shows its old list until it is plugged anew or switched off and on: do that after any change behind it.`;
     case "forgets-edid":
       return `${name} may show no list while the screen sleeps: switch the screen on first.`;
+    case "lead-long":
+      return `${upperFirst(cableName(job, caution.cable))} is ${formatMetres(caution.need)} long; its kind is certain to ${formatMetres(caution.have)}.`;
     case "socket-wasted":
       return `${socketName(job, caution)} is one of the few protected 4K sockets, and this player never needs one: ${socketName(job, { device: caution.device, port: caution.better })} serves it as well.`;
     default:
@@ -40,5 +43,6 @@ export function volumeSentence(job: Job, volume: Volume): string {
 /** The most telling caution in a word or two; null where none tells anything of this row alone. */
 export function cautionFlag(cautions: readonly Caution[]): string | null {
   if (cautions.some(({ code }) => code === "drift")) return "tends to drift";
+  if (cautions.some(({ code }) => code === "lead-long")) return "long lead";
   return cautions.some(({ code }) => code === "socket-wasted") ? "wastes a 4K socket" : null;
 }

@@ -23,6 +23,7 @@ const LINEAGE_WORDS = {
   decoded: "decoded",
   downmixed: "mixed down",
   "re-encoded": "coded again",
+  resampled: "at a lower sampling rate",
   binaural: "rendered for headphones",
 } as const satisfies Record<Stream["lineage"], string>;
 

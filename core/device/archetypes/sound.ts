@@ -35,6 +35,8 @@ interface SoundSystem {
   readonly speakers: NonNullable<Archetype["speakers"]>;
   /** A receiver: sound modes, stand-by, a picture mode. */
   readonly isReceiver?: boolean;
+  /** HDR formats that it passes; any where not said. */
+  readonly hdr?: NonNullable<PictureRouteInput["hdr"]>;
   /** Its HDMI sockets have a picture mode, as found. */
   readonly signalFormat?: "standard" | "enhanced";
 }
@@ -88,7 +90,7 @@ function soundSystem(spec: SoundSystem): Archetype {
         to: ["speakers"],
         ...(spec.isReceiver ? { opens: { setting: "power" as const, value: "on" } } : {}),
       },
-      ...(hasForward ? [pictureOn(inputs, spec.isReceiver ? awake : null)] : []),
+      ...(hasForward ? [pictureOn(inputs, spec.isReceiver ? awake : null, spec.hdr ?? null)] : []),
       ...(hasForward && spec.isReceiver ? [soundInStandby(inputs)] : []),
       ...(videos.length ? [{ kind: "picture", from: [...videos], to: ["video-out"] } satisfies PictureRouteInput] : []),
     ],
@@ -119,11 +121,12 @@ const awake: ConditionInput = {
   ],
 };
 
-const pictureOn = (inputs: readonly string[], opens: ConditionInput | null): RouteInput => ({
+const pictureOn = (inputs: readonly string[], opens: ConditionInput | null, hdr: PictureRouteInput["hdr"]): RouteInput => ({
   kind: "picture",
   from: [...inputs],
   to: ["hdmi-out"],
   opens,
+  hdr: hdr ?? null,
 });
 
 /** In stand-by the sound goes on to the screen with the picture; while the receiver is on, it plays it itself. */
@@ -262,6 +265,7 @@ export const SOUND_SYSTEMS: readonly Archetype[] = [
     returnSocket: OUT_EARC,
     optical: 1,
     signalFormat: "standard",
+    hdr: ["hdr10", "hlg"],
     decodes: EVERYTHING,
     speakers: { bed: "5.1", heights: 2, delayMs: 22 },
   }),
@@ -273,6 +277,7 @@ export const SOUND_SYSTEMS: readonly Archetype[] = [
     returnSocket: { label: "HDMI OUT (ARC)", kind: "arc", picture: true },
     optical: 1,
     aux: true,
+    hdr: ["hdr10"],
     decodes: sounds(["lpcm", "5.1"], ["ac3", "5.1"], ["eac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "5.1", delayMs: 18 },
   }),
@@ -308,6 +313,7 @@ export const SOUND_SYSTEMS: readonly Archetype[] = [
     rca: 2,
     composite: 2,
     isReceiver: true,
+    hdr: ["hdr10", "hlg"],
     decodes: [
       ...LPCM_71,
       ...sounds(["ac3", "5.1"], ["eac3", "7.1"], ["truehd", "7.1"], ["dts", "5.1"], ["dts-hd-hra", "7.1"], ["dts-hd-ma", "7.1"]),
