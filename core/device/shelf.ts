@@ -1,13 +1,25 @@
 import type { Archetype } from "./archetype";
+import { BARS } from "./archetypes/bars";
 import { BOXES } from "./archetypes/boxes";
 import { OTHER_PLAYERS } from "./archetypes/other-players";
+import { OTHER_SCREENS } from "./archetypes/other-screens";
+import { OTHER_SOUND } from "./archetypes/other-sound";
 import { PLAYERS } from "./archetypes/players";
-import { SCREENS } from "./archetypes/screens";
-import { SOUND_SYSTEMS } from "./archetypes/sound";
+import { RECEIVERS } from "./archetypes/receivers";
+import { TELEVISIONS } from "./archetypes/televisions";
 import { Device } from "./device";
 
 /** Every archetype that ships, in the order of the signal. */
-export const SHELF: readonly Archetype[] = [...PLAYERS, ...OTHER_PLAYERS, ...BOXES, ...SCREENS, ...SOUND_SYSTEMS];
+export const SHELF: readonly Archetype[] = [
+  ...PLAYERS,
+  ...OTHER_PLAYERS,
+  ...BOXES,
+  ...TELEVISIONS,
+  ...OTHER_SCREENS,
+  ...BARS,
+  ...RECEIVERS,
+  ...OTHER_SOUND,
+];
 
 export const findArchetype = (name: string): Archetype | undefined => SHELF.find((row) => row.archetype === name);
 

@@ -1,0 +1,90 @@
+import { hdmi, onOff, choice, sounds, type Archetype } from "../archetype";
+import type { SoundDescriptor } from "../device";
+
+/** A thing with stereo inputs, an amplifier and speakers, and nothing more. */
+const stereoThing = (
+  spec: Pick<Archetype, "archetype" | "name" | "summary"> & {
+    readonly ports: NonNullable<Archetype["ports"]>;
+    readonly decodes: SoundDescriptor[];
+    readonly volume: NonNullable<Archetype["volume"]>;
+    readonly delayMs?: number;
+  },
+): Archetype => ({
+  archetype: spec.archetype,
+  name: spec.name,
+  summary: spec.summary,
+  role: "sound",
+  ports: spec.ports,
+  decodes: spec.decodes,
+  speakers: { bed: "2.0", delayMs: spec.delayMs ?? 0 },
+  routes: [{ kind: "sound", from: spec.ports.map(({ id }) => id), to: ["speakers"] }],
+  speaksCec: false,
+  volume: spec.volume,
+});
+
+/** Sound systems that are neither bar nor receiver. */
+export const OTHER_SOUND: readonly Archetype[] = [
+  {
+    archetype: "wireless-hub",
+    name: "Wireless speaker hub",
+    summary: "Hub of a wireless 5.1 set; HDMI only once a module sits in its slot",
+    role: "sound",
+    ports: [
+      hdmi("hdmi", "HDMI (ARC) ON MODULE", "out", { returns: "arc", returnOpens: { setting: "module", value: "fitted" } }),
+      { id: "optical-in", label: "OPTICAL IN", connector: "optical", direction: "in" },
+      { id: "bluetooth", label: "Bluetooth", connector: "bluetooth", direction: "in" },
+    ],
+    decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "5.1"]),
+    speakers: { bed: "5.1", delayMs: 30 },
+    routes: [
+      { kind: "sound", from: ["hdmi"], to: ["speakers"], opens: { setting: "module", value: "fitted" } },
+      { kind: "sound", from: ["optical-in", "bluetooth"], to: ["speakers"] },
+    ],
+    settings: [choice("module", ["fitted", "missing"], "missing"), onOff("arc"), onOff("cec")],
+    volume: "remote-and-cec",
+  },
+  stereoThing({
+    archetype: "amplifier-knob",
+    name: "Amplifier",
+    summary: "Stereo amplifier with a knob and no remote: RCA and 3.5 mm",
+    ports: [
+      { id: "rca-in", label: "LINE IN L/R", connector: "rca", direction: "in" },
+      { id: "aux-in", label: "AUX", connector: "minijack", direction: "in" },
+    ],
+    decodes: sounds(["analogue", "2.0"]),
+    volume: "knob",
+  }),
+  stereoThing({
+    archetype: "powered-speakers",
+    name: "Powered speakers",
+    summary: "Pair of powered speakers with RCA and 3.5 mm inputs and a knob",
+    ports: [
+      { id: "rca-in", label: "INPUT L/R", connector: "rca", direction: "in" },
+      { id: "aux-in", label: "3.5 mm", connector: "minijack", direction: "in" },
+    ],
+    decodes: sounds(["analogue", "2.0"]),
+    volume: "knob",
+  }),
+  stereoThing({
+    archetype: "bluetooth-speaker",
+    name: "Bluetooth speaker",
+    summary: "Speaker with Bluetooth, no low-delay codec, and a 3.5 mm input",
+    ports: [
+      { id: "bluetooth", label: "Bluetooth", connector: "bluetooth", direction: "in" },
+      { id: "aux-in", label: "AUX", connector: "minijack", direction: "in" },
+    ],
+    decodes: sounds(["lpcm", "2.0"], ["analogue", "2.0"]),
+    volume: "knob",
+  }),
+  stereoThing({
+    archetype: "headphones",
+    name: "Headphones",
+    summary: "Headphones on 3.5 mm or low-delay Bluetooth",
+    ports: [
+      { id: "jack", label: "3.5 mm", connector: "minijack", direction: "in" },
+      { id: "bluetooth", label: "Bluetooth", connector: "bluetooth", direction: "in", lowDelay: true },
+    ],
+    decodes: sounds(["lpcm", "2.0"], ["analogue", "2.0"]),
+    volume: "knob",
+  }),
+];
