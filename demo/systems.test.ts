@@ -1,9 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import { fromShelfOrThrow } from "@/core/device";
-import { LIP_SYNC, withinLipSyncTarget, type SettingKey } from "@/core/facts";
-import { applyCommand, joinSockets, replaceDevice, type Command, type Job } from "@/core/job";
+import { LIP_SYNC, withinLipSyncTarget } from "@/core/facts";
+import { applyCommand, joinSockets, replaceDevice, type Job } from "@/core/job";
 import { liftingChanges } from "@/core/plan";
+import { made, planned } from "./room-under-test";
 import { demoJob, demoJobNames } from "./demo-jobs";
 
 const names = demoJobNames("systems");
@@ -12,19 +13,6 @@ const system = (prefix: string): Job => {
   if (!name) throw new Error(`no system ${prefix}`);
   return demoJob(name, "systems");
 };
-const made = (job: Job, ...commands: Command[]): Job =>
-  commands.reduce((current, command) => {
-    const applied = applyCommand(current, command);
-    if (!applied.ok) throw new Error(JSON.stringify(applied.refusal));
-    return applied.value.job;
-  }, job);
-const set = (device: string, setting: SettingKey, value: string): Command => ({
-  kind: "set-setting",
-  device,
-  setting,
-  state: "planned",
-  value,
-});
 const move = (job: Job, cable: string, device: string, port: string): Job => {
   const old = job.cables.find(({ id }) => id === cable);
   if (!old) throw new Error(`no cable ${cable}`);
@@ -68,7 +56,7 @@ test("2. a 7.1 LPCM console through a TV with ARC: LPCM 2.0, or AC-3 5.1 coded o
   const job = system("02");
   expect(row(job, "console")).toMatchObject({ verdict: "reduced", arrives: { coding: "lpcm", channels: "2.0", lossless: true } });
   // The game's sound is coded lossily once, at the console: the coding is not the game's own, so its lineage says so.
-  expect(row(made(job, set("console", "player-audio", "dolby-digital")), "console")).toMatchObject({
+  expect(row(made(job, planned("console", "player-audio", "dolby-digital")), "console")).toMatchObject({
     verdict: "reduced",
     arrives: { coding: "ac3", channels: "5.1", lineage: "re-encoded", lossless: false, generations: 1 },
   });
@@ -79,7 +67,7 @@ test("3. objects that exist only as MAT need 24.576 Mb/s: lost over ARC with 6.1
   const arc = row(job, "console");
   expect(arc.arrives?.objects).toBe("none");
   expect(arc.losses[0]?.reason).toMatchObject({ code: "link-capacity", coding: "mat", need: 24.576, have: 6.144 });
-  expect(row(made(job, set("tv", "earc", "on")), "console")).toMatchObject({
+  expect(row(made(job, planned("tv", "earc", "on")), "console")).toMatchObject({
     verdict: "full",
     arrives: { coding: "mat", objects: "atmos" },
   });
@@ -92,9 +80,9 @@ describe("4. TV that refuses DTS", () => {
     expect(row(job, "disc").losses[0]?.reason).toMatchObject({ code: "does-not-pass", device: "tv", coding: "dts" });
   });
   test("player PCM: 2.0 over ARC, 5.1 over eARC where the TV lists it", () => {
-    const pcm = made(job, set("disc", "player-audio", "pcm"));
+    const pcm = made(job, planned("disc", "player-audio", "pcm"));
     expect(row(pcm, "disc").arrives).toMatchObject({ coding: "lpcm", channels: "2.0" });
-    expect(row(made(pcm, set("tv", "earc", "on")), "disc").arrives).toMatchObject({ coding: "lpcm", channels: "5.1", generations: 1 });
+    expect(row(made(pcm, planned("tv", "earc", "on")), "disc").arrives).toMatchObject({ coding: "lpcm", channels: "5.1", generations: 1 });
   });
   test("straight into the bar it is whole", () =>
     expect(row(move(job, "disc-tv", "bar", "hdmi-in"), "disc")).toMatchObject({ verdict: "full", arrives: { coding: "dts" } }));
@@ -132,7 +120,7 @@ describe("5. eARC extractor before a stereo monitor", () => {
 
 describe("6. Extractor with its switch on 2 ch, 5.1 and screen", () => {
   const job = system("06");
-  const switched = (value: string) => made(job, set("extractor", "edid-mode", value));
+  const switched = (value: string) => made(job, planned("extractor", "edid-mode", value));
   test.each([
     ["2ch", { coding: "lpcm", channels: "2.0" }],
     ["5.1", { coding: "ac3", channels: "5.1" }],
@@ -149,7 +137,7 @@ describe("6. Extractor with its switch on 2 ch, 5.1 and screen", () => {
     const silent = row(analogue("5.1"), "disc");
     expect(silent.verdict).toBe("silent");
     expect(silent.losses[0]?.reason).toMatchObject({ code: "cannot-decode", device: "extractor", coding: "ac3" });
-    expect(row(made(analogue("5.1"), set("disc", "player-audio", "stereo")), "disc").arrives).toMatchObject({ coding: "analogue" });
+    expect(row(made(analogue("5.1"), planned("disc", "player-audio", "stereo")), "disc").arrives).toMatchObject({ coding: "analogue" });
   });
 });
 
@@ -176,7 +164,7 @@ describe("8. Matrix with TV and projector", () => {
       expect(row(job, "disc", undefined, screen)).toMatchObject({ verdict: "full", arrives: { objects: "atmos" } });
   });
   test("sound assigned to output A is silent for what the projector shows", () => {
-    const assigned = made(job, set("matrix", "sound-follows", "output-a"));
+    const assigned = made(job, planned("matrix", "sound-follows", "output-a"));
     expect(row(assigned, "disc", undefined, "tv").verdict).toBe("full");
     expect(row(assigned, "disc", undefined, "projector").losses[0]?.reason).toMatchObject({
       code: "setting-shuts",
@@ -233,7 +221,7 @@ describe("9. Plugs and remotes", () => {
     expect(row(job, "box", "news-aac").arrives).toMatchObject({ coding: "lpcm", channels: "2.0" });
     // The stereo bar decodes no Dolby: PCM at the TV cures it.
     expect(row(job, "box", "broadcast-ac3").losses[0]?.reason).toMatchObject({ code: "cannot-decode", device: "bar", coding: "ac3" });
-    expect(row(made(job, set("tv", "digital-output", "pcm")), "box", "broadcast-ac3").arrives).toMatchObject({ coding: "lpcm" });
+    expect(row(made(job, planned("tv", "digital-output", "pcm")), "box", "broadcast-ac3").arrives).toMatchObject({ coding: "lpcm" });
   });
   test("an ARC adapter keeps the TV's remote in charge of an amplifier with a knob; a DAC does not", () => {
     const job = system("09-knob");
@@ -246,7 +234,7 @@ describe("9. Plugs and remotes", () => {
     const one = made(
       dac,
       joinSockets(dac, { device: "tv", port: "optical-out" }, { device: "dac", port: "optical-in" }),
-      set("tv", "digital-output", "pcm"),
+      planned("tv", "digital-output", "pcm"),
     );
     const two = made(one, joinSockets(one, { device: "dac", port: "rca-out" }, { device: "amplifier", port: "rca-in" }));
     expect(row(two, "tv", "news-aac")).toMatchObject({ arrives: { coding: "analogue" }, volume: { by: "knob", device: "amplifier" } });
@@ -283,7 +271,7 @@ test("11. Receiver in all-channel stereo: all of it arrives, stereo plays, and t
   expect(disc.losses[0]).toMatchObject({ scope: "ceiling", reason: { code: "decode-mode", value: "all-channel-stereo", have: "2.0" } });
   const [first] = liftingChanges(job);
   expect(first).toMatchObject({ command: { setting: "decode-mode", value: "auto" }, lowers: [] });
-  expect(row(made(job, set("receiver", "decode-mode", "auto")), "disc").plays).toEqual({ layout: "7.1.2", upmixed: false });
+  expect(row(made(job, planned("receiver", "decode-mode", "auto")), "disc").plays).toEqual({ layout: "7.1.2", upmixed: false });
 });
 
 test("12. Bar in standard picture mode: 2160p60 HDR needs 17.82 Gb/s and finds 9; enhanced cures it", () => {
@@ -292,7 +280,7 @@ test("12. Bar in standard picture mode: 2160p60 HDR needs 17.82 Gb/s and finds 9
   expect(row(job, "streamer").pictureLosses).toMatchObject([
     { code: "picture-rate", at: { device: "bar", standard: true }, need: 17.82, have: 9 },
   ]);
-  const enhanced = row(made(job, set("bar", "signal-format", "enhanced")), "streamer");
+  const enhanced = row(made(job, planned("bar", "signal-format", "enhanced")), "streamer");
   expect(enhanced).toMatchObject({ picture: { mode: "3840x2160@60", hdr: "hdr10" }, pictureLosses: [] });
 });
 
@@ -303,7 +291,7 @@ test("13. Set-top box bitstream over ARC: drift is flagged; PCM cures it at the 
     arrives: { coding: "ac3", channels: "5.1" },
     cautions: [{ code: "drift", device: "box", coding: "ac3" }],
   });
-  expect(row(made(job, set("box", "player-audio", "pcm")), "box")).toMatchObject({
+  expect(row(made(job, planned("box", "player-audio", "pcm")), "box")).toMatchObject({
     arrives: { coding: "lpcm", channels: "2.0" },
     cautions: [],
   });
@@ -325,10 +313,10 @@ describe("15. Projector and a bar that knows only eARC", () => {
     const silent = (one: Job) => expect(arrivalsOf(one).map(({ verdict }) => verdict)).toEqual(arrivalsOf(one).map(() => "silent"));
     silent(bare);
     for (const device of bare.devices)
-      for (const { key, options } of device.settings) for (const value of options) silent(made(bare, set(device.id, key, value)));
+      for (const { key, options } of device.settings) for (const value of options) silent(made(bare, planned(device.id, key, value)));
   });
   test("over Bluetooth LPCM 2.0 arrives with loss, later than R37 bears", () => {
-    const blue = row(made(job, set("projector", "bluetooth", "on")), "projector");
+    const blue = row(made(job, planned("projector", "bluetooth", "on")), "projector");
     // Bluetooth 200 + bar 20 − picture 50 = 170 ms late; R37 bears 60.
     expect(blue).toMatchObject({ verdict: "reduced", arrives: { coding: "lpcm", channels: "2.0", lossless: false }, lipSyncMs: 170 });
     expect(blue.lipSyncMs !== null && withinLipSyncTarget(blue.lipSyncMs)).toBe(false);
@@ -343,7 +331,7 @@ describe("15. Projector and a bar that knows only eARC", () => {
           : one,
       ),
     });
-    const on = made(job, set("projector", "bluetooth", "on"));
+    const on = made(job, planned("projector", "bluetooth", "on"));
     // 40 + 20 − 50 = 10 ms.
     expect(row(low(on, "projector", "bar"), "projector").lipSyncMs).toBe(10);
     expect(row(low(on, "bar"), "projector").lipSyncMs).toBe(170);
@@ -354,7 +342,7 @@ test("16. Headphone jack into speakers: silent while the TV makes Dolby, plays w
   const job = system("16");
   expect(row(job, "box").verdict).toBe("silent");
   expect(row(job, "box").losses[0]?.reason).toMatchObject({ code: "setting-shuts", setting: "digital-output", value: "dolby-digital" });
-  expect(row(made(job, set("tv", "digital-output", "pcm")), "box")).toMatchObject({
+  expect(row(made(job, planned("tv", "digital-output", "pcm")), "box")).toMatchObject({
     verdict: "full",
     arrives: { coding: "analogue", channels: "2.0" },
   });
@@ -371,7 +359,7 @@ test("17. Computer set to headphone objects sends binaural stereo; the home thea
     setting: "object-format",
     wanted: ["home-theater"],
   });
-  expect(row(made(job, set("computer", "object-format", "home-theater")), "computer")).toMatchObject({
+  expect(row(made(job, planned("computer", "object-format", "home-theater")), "computer")).toMatchObject({
     verdict: "full",
     arrives: { objects: "atmos" },
   });

@@ -1,22 +1,9 @@
 import { describe, expect, test } from "vitest";
+import { made, planned } from "@/demo/room-under-test";
 import { demoJob } from "@/demo/demo-jobs";
-import type { SettingKey } from "@/core/facts";
 import { arrivalsOf, type Arrival } from "@/core/chain";
-import { applyCommand, type Command, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
 
-const made = (job: Job, ...commands: Command[]): Job =>
-  commands.reduce((current, command) => {
-    const applied = applyCommand(current, command);
-    if (!applied.ok) throw new Error(JSON.stringify(applied.refusal));
-    return applied.value.job;
-  }, job);
-const set = (device: string, setting: SettingKey, value: string): Command => ({
-  kind: "set-setting",
-  device,
-  setting,
-  state: "planned",
-  value,
-});
 const row = (job: Job, ...[player, content]: Row): Arrival => {
   const found = arrivalsOf(job).find((arrival) => arrival.player === player && arrival.content.id === content);
   if (!found) throw new Error(`no row ${player} ${content}`);
@@ -58,7 +45,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   describe("eARC off at the TV", () => {
-    const job = made(loft, set("television", "earc", "off"));
+    const job = made(loft, planned("television", "earc", "off"));
 
     test("Dolby Digital Plus with objects still fits ARC", () => {
       expect(row(job, ...APP).verdict).toBe("full");
@@ -105,7 +92,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   test("TV output PCM: app, streamer and disc arrive as LPCM 2.0, lost at the TV's setting; the console stays whole", () => {
-    const job = made(loft, set("television", "digital-output", "pcm"));
+    const job = made(loft, planned("television", "digital-output", "pcm"));
     for (const one of [APP, STREAMER, DISC]) {
       const arrival = row(job, ...one);
       expect(arrival).toMatchObject({ verdict: "reduced", arrives: { coding: "lpcm", channels: "2.0" } });
@@ -120,7 +107,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   test("CEC off at the TV changes nothing of the sound with eARC; only the TV's remote no longer moves the bar", () => {
-    const board = arrivalsOf(made(loft, set("television", "cec", "off")));
+    const board = arrivalsOf(made(loft, planned("television", "cec", "off")));
     expect(board.map((one) => ({ ...one, volume: null }))).toEqual(arrivalsOf(loft).map((one) => ({ ...one, volume: null })));
     expect(row(loft, ...STREAMER).volume).toEqual({ by: "screen-remote", device: "bar" });
     expect(board.find(({ player }) => player === "streamer")?.volume).toEqual({ by: "own-remote", device: "bar" });
@@ -128,7 +115,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
 
   test("CEC off at either end silences ARC, because ARC is started over CEC", () => {
     for (const device of ["television", "bar"]) {
-      const job = made(loft, set("television", "earc", "off"), set(device, "cec", "off"));
+      const job = made(loft, planned("television", "earc", "off"), planned(device, "cec", "off"));
       for (const one of [APP, STREAMER, DISC]) {
         expect(row(job, ...one).verdict).toBe("silent");
         expect(row(job, ...one).losses[0]?.reason).toMatchObject({ code: "return-off", setting: "cec", device });
@@ -138,7 +125,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   test("TV speakers chosen: the bar is silent, the TV plays, and it is said so", () => {
-    const job = made(loft, set("television", "speakers", "own"));
+    const job = made(loft, planned("television", "speakers", "own"));
     const streamer = row(job, ...STREAMER);
     expect(streamer).toMatchObject({ verdict: "silent", screenSpeakers: { layout: "2.0" } });
     expect(pathCodes(streamer)).toEqual(["speakers-choice"]);
@@ -146,7 +133,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   test("TV output Dolby Digital codes the streamer's sound a second time", () => {
-    const job = made(loft, set("television", "digital-output", "dolby-digital"));
+    const job = made(loft, planned("television", "digital-output", "dolby-digital"));
     expect(row(job, ...STREAMER)).toMatchObject({
       verdict: "reduced",
       arrives: { coding: "ac3", channels: "5.1", generations: 2, lineage: "re-encoded" },
@@ -154,7 +141,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   test("player set to PCM keeps the channels and loses the objects, at the player", () => {
-    const job = made(loft, set("disc-player", "player-audio", "pcm"));
+    const job = made(loft, planned("disc-player", "player-audio", "pcm"));
     const disc = row(job, ...DISC);
     expect(disc).toMatchObject({ verdict: "reduced", arrives: { coding: "lpcm", channels: "7.1", lossless: true } });
     expect(disc.losses[0]).toMatchObject({ hop: 0, reason: { code: "format-setting", device: "disc-player" } });
@@ -166,7 +153,7 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
   });
 
   test("as found, planned settings do not count yet", () => {
-    const job = made(loft, set("television", "earc", "off"));
+    const job = made(loft, planned("television", "earc", "off"));
     expect(arrivalsOf(job, "found")).toEqual(arrivalsOf(loft));
   });
 });
@@ -185,7 +172,7 @@ describe("Flat 4B, TV without return, bar whose only input is eARC", () => {
     for (const device of flat.devices) {
       for (const { key, options } of device.settings) {
         for (const value of options) {
-          const board = arrivalsOf(made(flat, set(device.id, key, value)));
+          const board = arrivalsOf(made(flat, planned(device.id, key, value)));
           expect(board.map(({ verdict }) => verdict)).toEqual(board.map(() => "silent"));
           for (const arrival of board) expect(pathCodes(arrival)).toContain("no-return-socket");
         }
@@ -194,7 +181,7 @@ describe("Flat 4B, TV without return, bar whose only input is eARC", () => {
   });
 
   test("TV speakers are mute once the TV is set to leave sound to a sound system", () => {
-    expect(row(made(flat, set("television", "speakers", "external")), ...STREAMER).screenSpeakers).toBeNull();
+    expect(row(made(flat, planned("television", "speakers", "external")), ...STREAMER).screenSpeakers).toBeNull();
   });
 });
 
@@ -246,7 +233,7 @@ describe("Receiver Den, sound hub with ARC back from the TV", () => {
   });
 
   test("ARC off at the TV leaves the players and silences the TV's own", () => {
-    const job = made(den, set("television", "arc", "off"));
+    const job = made(den, planned("television", "arc", "off"));
     expect(row(job, ...APP).losses[0]?.reason).toMatchObject({ code: "return-off", setting: "arc", device: "television" });
     expect(row(job, ...DISC).verdict).toBe("full");
   });

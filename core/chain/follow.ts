@@ -4,7 +4,7 @@ import type { CableEnd } from "@/core/job";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { gateOf } from "./conditions";
 import { handOn } from "./hand-on";
-import { atRateOf, needsDecoding, turnedBy, whyNotCarry } from "./link";
+import { leavingOn, needsDecoding, turnedBy, whyNotCarry } from "./link";
 import { listingAt, type Listing } from "./listing";
 import { playOn, whyNotPlay, type Played } from "./play";
 import type { Loss, Reason, UnknownFact } from "./reason";
@@ -155,7 +155,7 @@ function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs
   if (facts.length) return doubtful(facts);
   const out = handOn({ device, route, listing, format: format ?? undefined }, inputs);
   const link = exitLink(rig, { device: device.id, port: step.to });
-  if (out) return { ...nothing, out: link && !route.blind ? atRateOf(link, out) : out, delayMs: routeDelay(route) };
+  if (out) return { ...nothing, out: link ? leavingOn(link, out, route.blind) : out, delayMs: routeDelay(route) };
   const reason = inputs[0] ? whyNothing(rig, step, inputs[0], listing) : null;
   return reason ? stopped([reason]) : nothing;
 }

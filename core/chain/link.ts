@@ -23,10 +23,14 @@ export function whyNotCarry(
     : null;
 }
 
-/** LPCM at a rate that is certain to cross: a sender halves what is too fast until it fits, and the samples are no longer the master's. */
-export function atRateOf(link: LinkKind, stream: Stream): Stream {
+/**
+ * A stream as it leaves a socket of a link: analogue where the plug is, and LPCM at a rate that is certain to cross. A sender halves
+ * what is too fast until it fits, and the samples are then no longer the master's; a blind one leaves them as they are.
+ */
+export function leavingOn(link: LinkKind, stream: Stream, isBlind: boolean): Stream {
   const { lpcmKHz, turnsInto } = linkFact(link);
-  if (stream.coding !== "lpcm" || turnsInto !== "as-sent" || stream.sampleRateKHz <= lpcmKHz) return stream;
+  if (turnsInto === "analogue") return turnedBy(link, stream);
+  if (isBlind || stream.coding !== "lpcm" || turnsInto !== "as-sent" || stream.sampleRateKHz <= lpcmKHz) return stream;
   let rate = stream.sampleRateKHz;
   while (rate > lpcmKHz) rate /= 2;
   return { ...stream, sampleRateKHz: rate, lossless: false, lineage: "resampled" };

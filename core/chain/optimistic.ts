@@ -2,7 +2,7 @@ import { classesJoining, connectorFact, type Coding, type LinkKind } from "@/cor
 import type { Content, Device, Port, SoundRoute } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { handOn } from "./hand-on";
-import { atRateOf, turnedBy, whyNotCarry } from "./link";
+import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listing } from "./listing";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
@@ -40,7 +40,7 @@ export function optimisticBest(
         }
         for (const out of everyWayToHandOn(device, route, streams)) {
           for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
-            const sent = atRateOf(link, out);
+            const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
             const next = job.devices.find(({ id }) => id === end.device);
             const arrived = turnedBy(link, sent);

@@ -1,15 +1,10 @@
 import { describe, expect, test } from "vitest";
+import { made } from "@/demo/room-under-test";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf } from "@/core/chain";
-import { applyCommand, type Command, type Job } from "@/core/job";
 import { liftingChanges, movedRows, possibleChanges, weighedChanges } from "@/core/plan";
 import { changeWords } from "@/core/text";
 
-const made = (job: Job, command: Command): Job => {
-  const applied = applyCommand(job, command);
-  if (!applied.ok) throw new Error("refused");
-  return applied.value.job;
-};
 const loft = demoJob("sail-loft");
 const eArcOff = made(loft, { kind: "set-setting", device: "television", setting: "earc", state: "planned", value: "off" });
 

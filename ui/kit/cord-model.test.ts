@@ -90,3 +90,37 @@ describe("the strings", () => {
     expect(pieces.filter(({ texture }) => texture === "re-encoded").every(({ from }) => from === 1)).toBe(true);
   });
 });
+
+describe("the strings through boxes and modes", () => {
+  const system = (name: string) => demoJob(name, "systems");
+
+  test("all but left and right end in a ring at a receiver whose mode is stereo, though all of it arrives", () => {
+    const { pieces } = cord(system("11-all-channel-stereo"), "film-truehd-atmos");
+    const ended = pieces.filter(({ ring }) => ring).map(({ string }) => string);
+    expect(ended.toSorted()).toEqual(["C", "LFE", "Lb", "Ls", "Rb", "Rs", "objects"]);
+    expect(pieces.filter(({ ring }) => !ring).map(({ string }) => string)).toEqual(["L", "R"]);
+  });
+
+  test("a DAC's output is drawn as analogue, from the DAC on", () => {
+    const job = system("09-knob-amplifier");
+    const { pieces } = cord(job, "news-aac");
+    expect(pieces.some(({ texture, string }) => texture === "analogue" && string === "L")).toBe(true);
+  });
+
+  test("an old game box is analogue up to the converter and solid after it", () => {
+    const left = cord(system("14-composite-boxes"), "game-old").pieces.filter(({ string }) => string === "L");
+    expect(left.map(({ texture }) => texture)).toEqual(["analogue", "lossless"]);
+  });
+
+  test("over Bluetooth the strings are those of something coded again", () => {
+    const job = withSetting(system("15-projector-and-earc-bar"), "bluetooth", "on");
+    const { pieces } = cord(job, "series-ddp");
+    expect(pieces.filter(({ texture }) => texture === "re-encoded").map(({ string }) => string)).toEqual(["L", "R"]);
+  });
+
+  test("a matrix and its eARC output have a bar line each, in that order", () =>
+    expect(headings(system("08-matrix-two-screens"))).toEqual(["leaves", "Matrix", "eARC AUDIO OUT", "Bar"]));
+
+  test("a box that nothing passes has no bar line of its own", () =>
+    expect(headings(system("12-standard-mode"))).toEqual(["leaves", "Bar"]));
+});

@@ -1,5 +1,5 @@
 import { linkFact } from "@/core/facts";
-import type { Arrival } from "@/core/chain";
+import type { Arrival, Hop } from "@/core/chain";
 import { findPort, type Job } from "@/core/job";
 import { deviceName } from "@/core/text";
 import type { CordStop } from "./cord-model";
@@ -23,7 +23,7 @@ export function stopsOf(arrival: Arrival, passed: ReadonlySet<string>): readonly
         ? SYSTEM
         : hop.link === null
           ? (stops.at(-1)?.key ?? START)
-          : hop.link === "hdmi"
+          : entersBox(hop, arrival.system)
             ? `device:${hop.device}`
             : `link:${hop.cable ?? ""}`;
     const last = stops.at(-1);
@@ -33,11 +33,15 @@ export function stopsOf(arrival: Arrival, passed: ReadonlySet<string>): readonly
   return stops;
 }
 
+/** Whether a hop brings sound forward into a device on the way: that device gets the bar line, and not the lead before it. */
+const entersBox = ({ link, device }: Hop, system: string | null): boolean =>
+  link === "hdmi" || (link !== null && link !== "arc" && link !== "earc" && device !== system);
+
 /** Devices that some row passes through on its way: each gets a bar line of its own. */
 export const passedDevices = (arrivals: readonly Arrival[]): ReadonlySet<string> =>
   new Set(
     arrivals.flatMap(({ hops, system }) =>
-      hops.filter((hop, index) => index > 0 && hop.link === "hdmi" && hop.device !== system).map(({ device }) => device),
+      hops.filter((hop, index) => index > 0 && entersBox(hop, system) && hop.device !== system).map(({ device }) => device),
     ),
   );
 

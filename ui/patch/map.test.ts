@@ -56,3 +56,22 @@ describe("the run of a cable", () => {
     for (const y of ys) expect(Math.abs(y + 10)).toBeLessThanOrEqual(2.6);
   });
 });
+
+describe("a map with boxes", () => {
+  const hall = placePlates(demoJob("village-hall"));
+  const at = (id: string) => hall.find(({ device }) => device.id === id);
+
+  test("has four lanes in the order of the signal", () => {
+    const xs = ["disc", "matrix", "projector", "receiver"].map((id) => at(id)?.x ?? -1);
+    expect(xs).toEqual([...xs].sort((a, b) => a - b));
+    expect(new Set(xs).size).toBe(4);
+  });
+
+  test("turns a box's inputs to the players and its outputs to the screens and the sound", () => {
+    const sides = at("matrix")?.sides;
+    expect(["hdmi-in1", "hdmi-in4", "output-a", "earc-out"].map((id) => sides?.get(id))).toEqual(["left", "left", "right", "right"]);
+  });
+
+  test("lets a cable that skips the screens pass above or below them", () =>
+    expect(passingHeight(hall, "receiver", "matrix")).not.toBeNull());
+});

@@ -1,0 +1,50 @@
+import { describe, expect, test } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
+import { smallestChanges, weighedChanges, weighedPurchases, type Change } from "@/core/plan";
+import { changeWords, movedWords, proofSentence, setWords, tieWords } from "@/core/text";
+
+const hub = demoJob("01-receiver-hub-optical", "systems");
+
+describe("the smallest set in words", () => {
+  const smallest = smallestChanges(hub);
+  test("tells each change, what it lifts and that it lowers none", () =>
+    expect(setWords(hub, smallest)).toMatch(
+      /^Move Receiver to Television “HDMI 3 eARC”; Set “e?ARC” to on at .+: lifts 1 row, lowers none\.$/,
+    ));
+  test("tells of another way only what differs", () => {
+    expect(tieWords(hub, smallest)).toMatch(/^As small another way: /);
+    expect(tieWords(hub, smallest)).not.toContain("Move Receiver");
+    expect(tieWords(hub, { ...smallest, ties: [] })).toBeNull();
+  });
+  test("says how sure it is, in three degrees", () => {
+    expect(proofSentence(smallest)).toBe("Every row then stands as high as this gear can carry it, and no smaller set does that.");
+    expect(proofSentence({ ...smallest, proof: "best-together" })).toContain("no other set does more in sum");
+    expect(proofSentence({ ...smallest, proof: "not-proven", looked: 1500 })).toContain("The best of 1500 sets looked at");
+  });
+  test("where nothing lifts, says that and why that is sure", () => {
+    const flat = demoJob("flat-4b");
+    const none = smallestChanges(flat);
+    expect(setWords(flat, none)).toBe("No setting, plug or cable of this gear lifts a row.");
+    expect(proofSentence(none)).toBe("Every row already stands as high as this gear can ever carry it.");
+  });
+});
+
+describe("one change in words", () => {
+  test("says what it costs beside what it is for", () => {
+    expect(movedWords({ lifts: ["a"], lowers: [], pictureLifts: [], pictureLowers: [] })).toBe("lifts 1 row");
+    expect(movedWords({ lifts: ["a", "b"], lowers: ["c"], pictureLifts: ["a"], pictureLowers: ["b", "c"] })).toBe(
+      "lifts 2 rows, lowers 1 row, betters 1 picture, costs 2 pictures",
+    );
+  });
+  test("light in place of copper", () => {
+    const hall = demoJob("village-hall");
+    const light = weighedChanges(hall).find(({ pictureLifts }) => pictureLifts.length === 3);
+    expect(light && changeWords(hall, light)).toBe("Change the cable Matrix to Projector for hybrid optical HDMI");
+  });
+  test("a purchase names what it replaces, or what it goes between", () => {
+    const flat = demoJob("flat-4b");
+    const words = (archetype: string) => weighedPurchases(flat, archetype).map((change: Change) => changeWords(flat, change));
+    expect(words("tv-earc")[0]).toBe("Replace Television by “4K TV, eARC on HDMI 3, apps and tuner; passes Dolby, no DTS”");
+    expect(words("earc-extractor-mixed")).toContain("Put an eARC extractor between Streamer and Television");
+  });
+});
