@@ -1,25 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
+import { made } from "@/demo/room-under-test";
 import { fromShelfOrThrow } from "@/core/device";
-import {
-  applyCommand,
-  emptyJob,
-  joinSockets,
-  moveCableEnd,
-  replaceDevice,
-  socketAnswers,
-  whyNotPlug,
-  type Command,
-  type Job,
-} from "@/core/job";
+import { applyCommand, emptyJob, joinSockets, moveCableEnd, replaceDevice, socketAnswers, whyNotPlug, type Job } from "@/core/job";
 import { arrivalsOf } from "@/core/chain";
 
 const loft = demoJob("sail-loft");
-const made = (job: Job, command: Command): Job => {
-  const applied = applyCommand(job, command);
-  if (!applied.ok) throw new Error(JSON.stringify(applied.refusal));
-  return applied.value.job;
-};
 
 describe("a plug", () => {
   test("goes from an output into a free input of its kind, whichever end is named first", () => {
@@ -116,5 +102,56 @@ describe("composed edits", () => {
     const applied = applyCommand(flat, replaceDevice(flat, "bar", fromShelfOrThrow("bar-one-input", { id: "bar", name: "Bar" })));
     if (!applied.ok) throw new Error("refused");
     expect(JSON.stringify(made(applied.value.job, applied.value.inverse))).toBe(JSON.stringify(flat));
+  });
+});
+
+describe("leads that join two kinds of plug, and plugs that are no lead", () => {
+  const room = (...archetypes: readonly string[]): Job =>
+    archetypes.reduce<Job>(
+      (job, archetype, index) => made(job, { kind: "add-device", at: null, device: fromShelfOrThrow(archetype, { id: `d${index}` }) }),
+      emptyJob("leads"),
+    );
+  const lead = (job: Job, a: readonly [string, string], b: readonly [string, string]) => {
+    const command = joinSockets(job, { device: a[0], port: a[1] }, { device: b[0], port: b[1] });
+    return command.kind === "plug" ? command.cable : null;
+  };
+
+  test("3.5 mm goes into RCA with the lead made for it, whichever end is which", () => {
+    const job = room("phone-or-cassette", "amplifier-knob", "dac-optical", "powered-speakers");
+    expect(lead(job, ["d0", "out"], ["d1", "rca-in"])).toMatchObject({ class: "minijack-rca" });
+    expect(lead(job, ["d3", "aux-in"], ["d2", "rca-out"])).toMatchObject({ class: "minijack-rca", from: { device: "d2" } });
+    expect(lead(job, ["d0", "out"], ["d1", "aux-in"])).toMatchObject({ class: "minijack" });
+  });
+
+  test("coaxial is not analogue RCA, though the plug is the same: another signal, refused", () => {
+    const job = room("tv-coaxial", "amplifier-knob");
+    expect(whyNotPlug(job, { device: "d0", port: "coaxial-out" }, { device: "d1", port: "rca-in" })).toMatchObject({
+      code: "plug-does-not-fit",
+    });
+  });
+
+  test("a stick plugs in directly; a pairing is the lead of Bluetooth", () => {
+    const job = room("stick-hd", "tv-earc", "voice-puck", "bluetooth-speaker");
+    expect(lead(job, ["d0", "hdmi-out"], ["d1", "hdmi1"])).toMatchObject({ class: "direct-plug", lengthM: 0.1 });
+    expect(lead(job, ["d2", "bluetooth"], ["d3", "bluetooth"])).toMatchObject({ class: "bluetooth" });
+  });
+
+  test("a wide stick covers both neighbours and no socket further off, and may not be put where it would cover a plug", () => {
+    const stick = made(
+      room("stick-hd", "tv-earc", "streamer-4k"),
+      joinSockets(room("stick-hd", "tv-earc"), { device: "d0", port: "hdmi-out" }, { device: "d1", port: "hdmi2" }),
+    );
+    const refused = (port: string) => whyNotPlug(stick, { device: "d2", port: "hdmi-out" }, { device: "d1", port })?.code ?? null;
+    expect(["hdmi1", "hdmi2", "hdmi3", "hdmi4"].map(refused)).toEqual(["socket-covered", "socket-taken", "socket-covered", null]);
+    const streamerFirst = made(
+      room("stick-hd", "tv-earc", "streamer-4k"),
+      joinSockets(room("stick-hd", "tv-earc", "streamer-4k"), { device: "d2", port: "hdmi-out" }, { device: "d1", port: "hdmi1" }),
+    );
+    expect(
+      applyCommand(streamerFirst, joinSockets(streamerFirst, { device: "d0", port: "hdmi-out" }, { device: "d1", port: "hdmi2" })),
+    ).toMatchObject({
+      ok: false,
+      refusal: { code: "neighbour-covered", end: { port: "hdmi1" }, by: "d0" },
+    });
   });
 });
