@@ -1,6 +1,7 @@
 import { cableClassFact, type Coding } from "@/core/facts";
 import type { Device } from "@/core/device";
 import type { Followed } from "./follow";
+import { presentedAt } from "./listing";
 import type { PictureWay } from "./picture-way";
 import type { Rig } from "./rig";
 
@@ -8,8 +9,10 @@ import type { Rig } from "./rig";
 export type Caution =
   /** The bitstream slips out of step after a while; PCM cures it, at the price of what PCM costs there. */
   | { readonly code: "drift"; readonly device: string; readonly coding: Coding }
-  /** The box shows its old list until it is plugged anew. */
+  /** What the box lists has changed since it was found, and it shows the old list until it is plugged anew. */
   | { readonly code: "keeps-old-edid"; readonly device: string }
+  /** Two volumes in series: one at each end of an analogue lead. */
+  | { readonly code: "two-volumes"; readonly device: string; readonly then: string }
   /** The box shows no list while the screen sleeps. */
   | { readonly code: "forgets-edid"; readonly device: string }
   /** A protected-4K socket holds a player that never needs one, while the device has a lesser socket free. */
@@ -28,12 +31,32 @@ export function cautionsOf(rig: Rig, player: Device, followed: Followed | null, 
           return coding && habit.codings.includes(coding) ? [{ code: "drift", device: device.id, coding }] : [];
         }
         case "keeps-old-edid":
+          return listsAnew(rig, device) ? [{ code: habit.habit, device: device.id }] : [];
         case "forgets-edid":
           return device.id === player.id ? [] : [{ code: habit.habit, device: device.id }];
       }
     }),
   );
-  return [...habits, ...longLeads(followed), ...wastedSocket(rig, player, picture)];
+  return [...habits, ...twoVolumes(followed), ...longLeads(followed), ...wastedSocket(rig, player, picture)];
+}
+
+/** Whether any input of a box lists otherwise than it did when the box was found. */
+function listsAnew(rig: Rig, device: Device): boolean {
+  const words = (at: Rig, port: string) => JSON.stringify([...presentedAt(at, { device: device.id, port }).sounds]);
+  const inputs = device.ports.filter((port) => port.connector === "hdmi" && port.direction === "in");
+  return inputs.some(({ id }) => words(rig, id) !== words(rig.at("found"), id));
+}
+
+/** An analogue lead between two devices that each move the loudness: both matter, and either can be the one that is turned down. */
+function twoVolumes(followed: Followed | null): Caution[] {
+  if (!followed?.arrives) return [];
+  const inside = followed.way.flatMap((step) => (step.kind === "inside" ? [step.device] : []));
+  const isMoved = ({ volume }: Device) => volume !== null && volume !== "fixed";
+  return followed.way.flatMap((step, hop): Caution[] => {
+    if (step.kind !== "link" || followed.hops[hop]?.link !== "analogue") return [];
+    const [from, to] = [step.from, step.to].map((end) => inside.find(({ id }) => id === end.device));
+    return from && to && isMoved(from) && isMoved(to) ? [{ code: "two-volumes", device: from.id, then: to.id }] : [];
+  });
 }
 
 /** Leads for sound beyond what their kind is certain of; HDMI cables are judged by their picture. */

@@ -19,9 +19,14 @@ function betweenDevices(before: Device | undefined, after: Device, state: Settin
   const parts = Object.keys(after) as (keyof Device)[];
   if (!before || parts.some((part) => part !== "settings" && before[part] !== after[part])) return [deviceQuestion(after.id)];
   const keys = new Set([...before.settings, ...after.settings].map(({ key }) => key));
-  return [...keys]
-    .filter((key) => effectiveSetting(before, key, state) !== effectiveSetting(after, key, state))
-    .map((key) => settingQuestion(after.id, key));
+  return (
+    [...keys]
+      // A box that keeps its old list is asked how it stood when it was found, whatever moment the board is of.
+      .filter((key) =>
+        [state, "found" as const].some((moment) => effectiveSetting(before, key, moment) !== effectiveSetting(after, key, moment)),
+      )
+      .map((key) => settingQuestion(after.id, key))
+  );
 }
 
 function changedCables(before: Job, after: Job): Question[] {

@@ -16,6 +16,8 @@ export interface Rig {
   port(end: CableEnd): Port | undefined;
   cableAt(end: CableEnd): Cable | undefined;
   setting(device: Device, key: SettingKey): string | null | undefined;
+  /** The same job at another moment of its settings; what is asked of it is noted here too. */
+  at(state: SettingState): Rig;
   /** Computes once and remembers, together with the questions that were asked meanwhile; a question within itself gets `meanwhile`. */
   recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer;
   /** Runs with a list of questions of its own. */
@@ -58,55 +60,66 @@ function shelve(job: Job): ReadonlyMap<string, Shelved> {
 
 export function makeRig(job: Job, state: SettingState): Rig {
   const shelf = shelve(job);
-  const memory = new Map<string, Remembered>();
   let asked = new Set<Question>();
-  const rig: Rig = {
-    job,
-    state,
-    litOutputs: new Map(),
-    device(id) {
-      const found = shelf.get(id);
-      asked.add(found?.question ?? deviceQuestion(id));
-      return found?.device;
-    },
-    port({ device, port }) {
-      const found = shelf.get(device);
-      asked.add(found?.question ?? deviceQuestion(device));
-      return found?.sockets.get(port)?.port;
-    },
-    cableAt(end) {
-      const socket = shelf.get(end.device)?.sockets.get(end.port);
-      asked.add(socket?.question ?? cableQuestion(end));
-      return socket?.cable;
-    },
-    setting(device, key) {
-      asked.add(settingQuestion(device.id, key));
-      return effectiveSetting(device, key, state);
-    },
-    recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer {
-      const known = memory.get(key);
-      if (known) {
-        for (const question of known.asked) asked.add(question);
-        return known.answer as Answer;
-      }
-      memory.set(key, { answer: meanwhile, asked: new Set() });
-      const found = rig.traced(compute);
-      memory.set(key, found);
-      for (const question of found.asked) asked.add(question);
-      return found.answer;
-    },
-    traced(compute) {
-      const outer = asked;
-      const own = new Set<Question>();
-      asked = own;
-      try {
-        return { answer: compute(), asked: own };
-      } finally {
-        asked = outer;
-      }
-    },
+  const rigs = new Map<SettingState, Rig>();
+  const rigAt = (moment: SettingState): Rig => {
+    const rig = rigs.get(moment) ?? rigOf(moment);
+    rigs.set(moment, rig);
+    return rig;
   };
-  return rig;
+  return rigAt(state);
+
+  function rigOf(moment: SettingState): Rig {
+    const memory = new Map<string, Remembered>();
+    const rig: Rig = {
+      job,
+      state: moment,
+      at: rigAt,
+      litOutputs: new Map(),
+      device(id) {
+        const found = shelf.get(id);
+        asked.add(found?.question ?? deviceQuestion(id));
+        return found?.device;
+      },
+      port({ device, port }) {
+        const found = shelf.get(device);
+        asked.add(found?.question ?? deviceQuestion(device));
+        return found?.sockets.get(port)?.port;
+      },
+      cableAt(end) {
+        const socket = shelf.get(end.device)?.sockets.get(end.port);
+        asked.add(socket?.question ?? cableQuestion(end));
+        return socket?.cable;
+      },
+      setting(device, key) {
+        asked.add(settingQuestion(device.id, key));
+        return effectiveSetting(device, key, moment);
+      },
+      recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer {
+        const known = memory.get(key);
+        if (known) {
+          for (const question of known.asked) asked.add(question);
+          return known.answer as Answer;
+        }
+        memory.set(key, { answer: meanwhile, asked: new Set() });
+        const found = rig.traced(compute);
+        memory.set(key, found);
+        for (const question of found.asked) asked.add(question);
+        return found.answer;
+      },
+      traced(compute) {
+        const outer = asked;
+        const own = new Set<Question>();
+        asked = own;
+        try {
+          return { answer: compute(), asked: own };
+        } finally {
+          asked = outer;
+        }
+      },
+    };
+    return rig;
+  }
 }
 
 /** The same rig while another screen is in use; what it remembers is shared. */

@@ -264,6 +264,34 @@ describe("what works and is to be minded", () => {
     expect(arrivalsOf(long)[0]?.cautions).toEqual([{ code: "lead-long", cable: "cable-1", need: 12, have: 5, unit: "m" }]);
   });
 
+  test("a box that keeps its old list is to be plugged anew once its list has changed since it was found, and not before", () => {
+    const job = room({ disc: "disc-player-4k", box: "extractor", tv: "tv-no-return", bar: "bar-many-inputs" }, [
+      ["disc hdmi-out", "box hdmi-in"],
+      ["box hdmi-out", "tv hdmi1"],
+      ["box optical-out", "bar optical-in"],
+    ]);
+    const switched = changed(job, "box", (box) => ({
+      ...box,
+      settings: box.settings.map((row) => (row.key === "edid-mode" ? { ...row, planned: "2ch" } : row)),
+    }));
+    expect(arrivalsOf(job)[0]?.cautions).toEqual([]);
+    expect(arrivalsOf(switched)[0]?.cautions).toEqual([{ code: "keeps-old-edid", device: "box" }]);
+    // As it was found nothing has changed yet.
+    expect(arrivalsOf(switched, "found")[0]?.cautions).toEqual([]);
+  });
+
+  test("two volumes in series, the TV's and the speakers' knob, are both named", () => {
+    const job = room({ tv: "tv-headphone", speakers: "powered-speakers" }, [["tv headphones", "speakers aux-in"]]);
+    expect(arrivalsOf(job)[0]?.cautions).toEqual([{ code: "two-volumes", device: "tv", then: "speakers" }]);
+  });
+
+  test("a TV in its standard picture mode takes 9 Gb/s, as it comes from the factory", () => {
+    const job = room({ streamer: "streamer-4k", tv: "tv-earc-dts" }, [["streamer hdmi-out", "tv hdmi1"]]);
+    expect(arrivalsOf(job)[0]?.pictureLosses).toMatchObject([
+      { code: "picture-rate", at: { device: "tv", standard: true }, need: 17.82, have: 9 },
+    ]);
+  });
+
   test("a hub that does not share the screen's dynamic HDR leaves HDR10, and names itself", () => {
     const job = room({ streamer: "streamer-4k", bar: "bar-picture-mode", tv: "tv-earc" }, [
       ["streamer hdmi-out", "bar hdmi-in"],

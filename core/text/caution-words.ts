@@ -12,7 +12,9 @@ export function cautionSentence(job: Job, caution: Caution): string {
     case "drift":
       return `${codingName(caution.coding)} from ${name} tends to slip out of step after a while. PCM at ${name} cures it, and costs every channel beyond what PCM carries there.`;
     case "keeps-old-edid":
-      return `${name} shows its old list until it is plugged anew or switched off and on: do that after any change behind it.`;
+      return `What ${name} lists has changed since it was found, and it shows the old list until it is plugged anew or switched off and on.`;
+    case "two-volumes":
+      return `Two volumes stand in series: ${name}, then ${deviceName(job, caution.then)}. Set the first high and steady, and move the other.`;
     case "forgets-edid":
       return `${name} may show no list while the screen sleeps: switch the screen on first.`;
     case "lead-long":
@@ -43,6 +45,7 @@ export function volumeSentence(job: Job, volume: Volume): string {
 /** The most telling caution in a word or two; null where none tells anything of this row alone. */
 export function cautionFlag(cautions: readonly Caution[]): string | null {
   if (cautions.some(({ code }) => code === "drift")) return "tends to drift";
+  if (cautions.some(({ code }) => code === "keeps-old-edid")) return "plug the box anew";
   if (cautions.some(({ code }) => code === "lead-long")) return "long lead";
   return cautions.some(({ code }) => code === "socket-wasted") ? "wastes a 4K socket" : null;
 }

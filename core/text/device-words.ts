@@ -1,4 +1,5 @@
 import type { Device } from "@/core/device";
+import { formatMetres } from "@/core/units";
 import { listed, upperFirst } from "./names";
 import { descriptorWords } from "./sound-words";
 
@@ -16,3 +17,7 @@ export function passesWords(device: Device): readonly string[] {
     return [upperFirst(`${way}: ${what}.`)];
   });
 }
+
+/** "To the bar 3 m, to the left satellite 6 m.": how far what hangs on it can stand away. */
+export const leadsWords = ({ attachedLeads }: Device): string =>
+  upperFirst(`${attachedLeads.map(({ to, lengthM }) => `to ${to} ${formatMetres(lengthM)}`).join(", ")}.`);

@@ -1,7 +1,7 @@
 export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
 export { cautionFlag, cautionSentence, volumeSentence } from "./caution-words";
 export { edidWords } from "./edid-words";
-export { passesWords } from "./device-words";
+export { leadsWords, passesWords } from "./device-words";
 export { changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
 export { cableClassName, cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";

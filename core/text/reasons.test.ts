@@ -1,8 +1,18 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import type { Caution, Reason, Volume } from "@/core/chain";
+import { fromShelfOrThrow } from "@/core/device";
 import type { PictureLoss } from "@/core/picture";
-import { cautionFlag, cautionSentence, pictureLossSentence, reasonFlag, reasonRemedy, reasonSentence, volumeSentence } from "@/core/text";
+import {
+  cautionFlag,
+  cautionSentence,
+  leadsWords,
+  pictureLossSentence,
+  reasonFlag,
+  reasonRemedy,
+  reasonSentence,
+  volumeSentence,
+} from "@/core/text";
 
 const hall = demoJob("village-hall");
 const port = { device: "matrix", port: "output-a" } as const;
@@ -121,8 +131,18 @@ describe("what is to be minded carries its cure and the price of it", () => {
     expect(cautionSentence(hall, drift)).toContain("PCM at Disc player cures it, and costs every channel beyond what PCM carries there");
     expect(cautionFlag([drift])).toBe("tends to drift");
   });
-  test("a box that keeps its old list says what to do after a change", () =>
-    expect(cautionSentence(hall, { code: "keeps-old-edid", device: "matrix" })).toContain("plugged anew"));
+  test("a box that keeps its old list says what to do after a change", () => {
+    expect(cautionSentence(hall, { code: "keeps-old-edid", device: "matrix" })).toContain("plugged anew");
+    expect(cautionFlag([{ code: "keeps-old-edid", device: "matrix" }])).toBe("plug the box anew");
+  });
+  test("two volumes are both named, and which to move", () =>
+    expect(cautionSentence(hall, { code: "two-volumes", device: "monitor", then: "receiver" })).toBe(
+      "Two volumes stand in series: Desk monitor, then Receiver. Set the first high and steady, and move the other.",
+    ));
+  test("leads that are part of a device are told with their lengths", () =>
+    expect(leadsWords(fromShelfOrThrow("bar-subwoofer-hub", { id: "hub" }))).toBe(
+      "To the bar 3\u2009m, to the left satellite 6\u2009m, to the right satellite 6\u2009m.",
+    ));
   test("a box that forgets it says what to switch on first", () =>
     expect(cautionSentence(hall, { code: "forgets-edid", device: "matrix" })).toContain("switch the screen on first"));
   test("a long lead gives both lengths", () => {

@@ -13,7 +13,7 @@ import {
   type Source,
 } from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
-import { descriptorWords, masterWords, passesWords } from "@/core/text";
+import { descriptorWords, leadsWords, masterWords, passesWords } from "@/core/text";
 import { Choice } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { keepOnShelf } from "@/ui/shelf";
@@ -46,6 +46,12 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
         <p>{device.decodes === null ? "Not known." : device.decodes.map(descriptorWords).join(", ") || "Nothing."}</p>
       </section>
       <PassesList device={device} />
+      {device.attachedLeads.length ? (
+        <section>
+          <h3>Leads that are part of it</h3>
+          <p>{leadsWords(device)}</p>
+        </section>
+      ) : null}
       <SettingsTable device={device} />
       <div className={styles.acts}>
         <Button size="small" onClick={onReplace}>

@@ -101,6 +101,11 @@ export const BARS: readonly Archetype[] = [
     optical: 1,
     aux: true,
     hdr: ["hdr10"],
+    attachedLeads: [
+      { to: "the bar", lengthM: 3 },
+      { to: "the left satellite", lengthM: 6 },
+      { to: "the right satellite", lengthM: 6 },
+    ],
     decodes: sounds(["lpcm", "5.1"], ["ac3", "5.1"], ["eac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "5.1", delayMs: 18 },
   }),
@@ -112,6 +117,10 @@ export const BARS: readonly Archetype[] = [
     returnSocket: { label: "HDMI (ARC)", kind: "arc", picture: false },
     optical: 1,
     bluetooth: true,
+    attachedLeads: [
+      { to: "the left rear, from the subwoofer", lengthM: 4 },
+      { to: "the right rear, from the subwoofer", lengthM: 4 },
+    ],
     decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "5.1", delayMs: 35 },
   }),

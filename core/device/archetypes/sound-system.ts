@@ -23,6 +23,7 @@ export interface SoundSystem {
   readonly speakers: NonNullable<Archetype["speakers"]>;
   /** A receiver: sound modes, stand-by, a picture mode. */
   readonly isReceiver?: boolean;
+  readonly attachedLeads?: NonNullable<Archetype["attachedLeads"]>;
   /** HDR formats that it passes; any where not said. */
   readonly hdr?: NonNullable<PictureRouteInput["hdr"]>;
   /** Its HDMI sockets have a picture mode, as found. */
@@ -97,6 +98,7 @@ export function soundSystem(spec: SoundSystem): Archetype {
         : []),
       ...(spec.signalFormat ? [choice("signal-format", ["standard", "enhanced"], spec.signalFormat)] : []),
     ],
+    attachedLeads: spec.attachedLeads ?? [],
     volume: back || inputs.length ? "remote-and-cec" : "remote",
   };
 }

@@ -18,6 +18,10 @@ export interface Television {
   readonly lpcmFromHdmi: "2.0" | "5.1" | "7.1";
   readonly decodes: SoundDescriptor[];
   readonly display: NonNullable<Archetype["display"]>;
+  /** Its sockets sit in a box of their own, joined to the panel by one lead. */
+  readonly isBoxed?: boolean;
+  /** Its HDMI sockets have a picture mode, as it comes from the factory. */
+  readonly signalFormat?: "standard" | "enhanced";
   /** What it lists on its own account; two channels, Dolby Digital and Plus unless said otherwise. */
   readonly lists?: SoundDescriptor[];
   /** Sound outputs beside the return; an optical one unless said otherwise. */
@@ -61,7 +65,8 @@ export function television(spec: Television): Archetype {
       ...inputs.map((id, index) => {
         const marked = id === back && spec.returnOn ? spec.returnOn.kind : "none";
         const mark = marked === "earc" ? " eARC" : marked === "arc" ? " ARC" : "";
-        return hdmi(id, `HDMI ${index + 1}${mark}`, "in", {
+        return hdmi(id, `${spec.isBoxed ? "BOX " : ""}HDMI ${index + 1}${mark}`, "in", {
+          ...(spec.signalFormat ? { standardGbps: 9 } : {}),
           maxGbps: spec.gbps,
           hdcp: spec.hdcp,
           returns: marked,
@@ -116,6 +121,7 @@ export function television(spec: Television): Archetype {
       ...(spec.returnOn?.kind === "earc" && !spec.returnNeedsCec ? [onOff("earc")] : []),
       ...(back && !spec.returnNeedsCec ? [onOff("arc")] : []),
       onOff("cec"),
+      ...(spec.signalFormat ? [choice("signal-format", ["standard", "enhanced"], spec.signalFormat)] : []),
     ],
     volume: "remote-and-cec",
   };

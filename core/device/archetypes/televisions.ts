@@ -45,7 +45,9 @@ export const TELEVISIONS: readonly Archetype[] = [
   }),
   television({
     archetype: "tv-earc-dts",
-    summary: "4K TV, eARC on HDMI 2, apps and tuner; passes Dolby and DTS",
+    summary: "4K TV whose sockets sit in a connection box, eARC on HDMI 2; passes Dolby and DTS; picture mode standard from the factory",
+    isBoxed: true,
+    signalFormat: "standard",
     inputs: 4,
     gbps: 18,
     hdcp: "2.2",
