@@ -40,9 +40,12 @@ function computeIdealForms(content: Content, system: Device): readonly Stream[] 
     const whole: Stream[] = decoder
       ? [{ ...track, channels: smallerBed(track.channels, decoder.channels), objects: decoder.objects ? track.objects : "none" }]
       : [];
-    if (system.decodes?.some((row) => row.coding === "analogue") && track.coding !== "analogue")
-      whole.push({ ...track, coding: "analogue", channels: smallerBed(track.channels, "2.0"), objects: "none", lineage: "decoded" });
-    if (!lpcm || track.coding === "lpcm") return whole;
+    const takesAnalogue = track.coding !== "analogue" && (system.decodes?.some((row) => row.coding === "analogue") ?? false);
+    // Named last: where decoded stereo could come digitally just as well, that is what could play.
+    const analogue: Stream[] = takesAnalogue
+      ? [{ ...track, coding: "analogue", channels: smallerBed(track.channels, "2.0"), objects: "none", lineage: "decoded" }]
+      : [];
+    if (!lpcm || track.coding === "lpcm") return [...whole, ...analogue];
     const beds = [
       ...new Set([smallerBed(track.channels, lpcm), smallerBed(bedOfAtMost(6), smallerBed(track.channels, lpcm)), "2.0" as const]),
     ];
@@ -53,7 +56,7 @@ function computeIdealForms(content: Content, system: Device): readonly Stream[] 
       objects: "none",
       lineage: channels === track.channels ? "decoded" : "downmixed",
     }));
-    return [...whole, ...decoded];
+    return [...whole, ...decoded, ...analogue];
   });
   return forms.filter((form) => whyNotPlay(form, system) === null).sort((a, b) => compareStreams(b, a, system));
 }

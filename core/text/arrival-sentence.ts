@@ -1,6 +1,6 @@
 import type { Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { deviceName } from "./names";
+import { deviceName, upperFirst } from "./names";
 import { reasonSentence } from "./reason-words";
 import { lineageWords, masterWords, playedWords, rowWords, streamWords, VERDICT_WORDS } from "./sound-words";
 
@@ -23,7 +23,9 @@ export function arrivalSentence(job: Job, arrival: Arrival): string {
 
 /** What could play and what does: the first lines of the margin. */
 export function storyWords(arrival: Arrival): string {
-  const could = arrival.best ? `${streamWords(arrival.best)} could play.` : "The sound system can play nothing of this content.";
+  const could = arrival.best
+    ? `${upperFirst(streamWords(arrival.best))} could play.`
+    : "The sound system can play nothing of this content.";
   if (arrival.verdict === "unknown") return `${could} What does is not known.`;
   if (!arrival.arrives) return `${could} Nothing does.`;
   if (arrival.losses.some(({ reason }) => reason.code === "decode-mode"))

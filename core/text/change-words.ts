@@ -46,8 +46,9 @@ export function movedWords({ lifts, lowers, pictureLifts, pictureLowers }: Moved
 }
 
 /** "Set eARC to on at Television; move Console to …: lifts 2 rows, lowers none." */
-export function setWords(job: Job, { best }: SmallestChanges): string {
-  if (best.changes.length === 0) return "No setting, plug or cable of this gear lifts a row.";
+export function setWords(job: Job, { best, proof }: SmallestChanges): string {
+  if (best.changes.length === 0)
+    return proof === "not-proven" ? "No set of changes that lifts a row was found." : "No setting, plug or cable of this gear lifts a row.";
   const picture = best.pictureLowers.length ? ` It costs ${plural(best.pictureLowers.length, "picture")} something.` : "";
   return `${changesWords(job, best.changes)}: lifts ${plural(best.lifts.length, "row")}, lowers none.${picture}`;
 }
@@ -74,7 +75,7 @@ export function proofSentence({ best, proof, looked }: SmallestChanges): string 
     case "best-together":
       return "Not every row can have its best at once; no other set does more in sum.";
     case "not-proven":
-      return `The best of ${looked} sets looked at; the search stopped there, so a better or smaller one may exist.`;
+      return `${looked} sets were looked at; the search stopped there, so a better or smaller one may exist.`;
     default:
       return unreachable(proof);
   }

@@ -20,7 +20,7 @@ export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: str
         <LegendButton />
         <svg viewBox={`0 0 ${STAFF_WIDTH} 40`} className={styles.staff} aria-hidden>
           {columns.map(({ key, heading }, index) => (
-            <Heading key={key} x={xs[index] ?? 0} text={heading} isFirst={index === 0} />
+            <Heading key={key} x={xs[index] ?? 0} text={heading} isFirst={index === 0} room={index === columns.length - 1 ? 14 : 16} />
           ))}
         </svg>
         <span aria-hidden>what plays</span>
@@ -44,8 +44,9 @@ export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: str
   );
 }
 
-function Heading({ x, text, isFirst }: { x: number; text: string; isFirst: boolean }) {
-  const short = text.length > 16 ? `${text.slice(0, 15)}…` : text;
+/** A heading over its bar line, cut to the letters that have room there. */
+function Heading({ x, text, isFirst, room }: { x: number; text: string; isFirst: boolean; room: number }) {
+  const short = text.length > room ? `${text.slice(0, room - 1)}…` : text;
   return (
     <text x={x} y={24} textAnchor={isFirst ? "start" : "middle"} dx={isFirst ? -STAFF_LEFT : 0}>
       <title>{text}</title>
