@@ -1,7 +1,7 @@
 import { bedChannels, codingFact, relativesOf, smallerBed, type Bed, type Coding } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
 import type { Listing } from "./listing";
-import type { Stream } from "./stream";
+import { codedAgain, type Stream } from "./stream";
 
 /** A device about to hand sound on along one of its inner routes. */
 export interface Desk {
@@ -119,8 +119,7 @@ function relative(desk: Desk, inputs: readonly Stream[]): Stream | null {
     if (!desk.listing.sounds.has(row.is)) continue;
     const core = { ...main, coding: row.is, channels: smallerBed(main.channels, "5.1"), objects: "none", lossless: false } as const;
     if (row.how === "embedded" && desk.route.passes?.some((pass) => pass.coding === row.is)) return { ...core, generations: 1 };
-    if (row.how === "transcoded" && canEncode(desk, main, row.is))
-      return { ...core, generations: main.generations + 1, lineage: "re-encoded" };
+    if (row.how === "transcoded" && canEncode(desk, main, row.is)) return { ...core, generations: codedAgain(main), lineage: "re-encoded" };
   }
   return null;
 }
@@ -143,7 +142,7 @@ function forced(desk: Desk, inputs: readonly Stream[], coding: "ac3" | "eac3" | 
     channels: smallerBed(source.channels, "5.1"),
     objects: "none",
     lossless: false,
-    generations: source.generations + 1,
+    generations: codedAgain(source),
     lineage: "re-encoded",
   };
 }

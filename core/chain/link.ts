@@ -1,6 +1,6 @@
 import { bedChannels, codingFact, linkFact, payloadRate, smallerBed, stereoRate, type LinkKind } from "@/core/facts";
 import type { Reason, ReturnLimit } from "./reason";
-import type { Stream } from "./stream";
+import { codedAgain, type Stream } from "./stream";
 
 /**
  * Why a link does not carry a stream, with need and have, or null when it does. LPCM is bounded by channels, a burst by its payload.
@@ -45,7 +45,7 @@ export function turnedBy(link: LinkKind, stream: Stream): Stream {
     case "analogue":
       return { ...stream, coding: "analogue", channels: smallerBed(stream.channels, lpcm), objects: "none" };
     case "lossy":
-      return { ...stream, lossless: false, generations: stream.generations + 1, lineage: "re-encoded" };
+      return { ...stream, lossless: false, generations: codedAgain(stream), lineage: "re-encoded" };
   }
 }
 

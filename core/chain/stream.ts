@@ -9,7 +9,7 @@ export interface Stream {
   readonly sampleRateKHz: number;
   /** Nothing of the master's samples was thrown away by a coding so far. */
   readonly lossless: boolean;
-  /** Lossy codings so far: 0 for LPCM or TrueHD of a lossless master, 1 for native DD+, 2 once re-encoded. */
+  /** Lossy generations: 0 for LPCM or TrueHD of a lossless master, 1 for native DD+, 2 once re-encoded on the way, and one more each further time. */
   readonly generations: number;
   readonly lineage: "native" | "decoded" | "downmixed" | "re-encoded" | "resampled" | "binaural";
 }
@@ -19,3 +19,6 @@ export function streamOf(track: Track): Stream {
   const { lossless } = codingFact(track.coding);
   return { ...track, lossless, generations: lossless ? 0 : 1, lineage: "native" };
 }
+
+/** The lossy codings of a stream that is coded again on the way: native sound is of the first generation, what a device makes of any sound is at least of the second. */
+export const codedAgain = ({ generations }: Pick<Stream, "generations">): number => Math.max(2, generations + 1);
