@@ -18,5 +18,3 @@ export function sealed(bytes: readonly number[]): Uint8Array {
   block[BLOCK_BYTES - 1] = checksumOf(block);
   return block;
 }
-
-export const sameBytes = (a: Uint8Array, b: Uint8Array): boolean => a.length === b.length && a.every((byte, index) => byte === b[index]);

@@ -1,3 +1,4 @@
+export { askServer } from "./ask-server";
 export { Choice } from "./choice";
 export { CordView } from "./cord";
 export { LegendButton } from "./legend-button";

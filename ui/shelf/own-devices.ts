@@ -3,14 +3,12 @@
 import { useEffect, useState } from "react";
 import { z } from "zod";
 import { Device } from "@/core/device";
-import { done, refused, type Outcome } from "@/core/outcome";
+import type { Outcome } from "@/core/outcome";
+import { askServer } from "@/ui/kit";
 
 const Own = z.object({ id: z.string(), device: Device });
 export type OwnDevice = z.infer<typeof Own>;
 const Shelf = z.object({ own: z.array(Own) });
-const Told = z.object({ detail: z.string() });
-
-const AWAY = "The server does not answer. Nothing was changed; try again when it does.";
 
 /** The devices of one's own on the shelf; null while they are fetched, an empty list where the server is away. */
 export function useOwnDevices(): readonly OwnDevice[] | null {
@@ -33,18 +31,7 @@ export function useOwnDevices(): readonly OwnDevice[] | null {
 }
 
 /** Keeps a device for other jobs; a refusal says what does not hold together. */
-export const keepOnShelf = (device: Device): Promise<Outcome<null, string>> =>
-  ask("/api/shelf", { method: "POST", body: JSON.stringify(device), headers: { "Content-Type": "application/json" } });
+export const keepOnShelf = (device: Device): Promise<Outcome<unknown, string>> =>
+  askServer("/api/shelf", { method: "POST", body: JSON.stringify(device), headers: { "Content-Type": "application/json" } });
 
-export const dropFromShelf = (id: string): Promise<Outcome<null, string>> => ask(`/api/shelf/${id}`, { method: "DELETE" });
-
-async function ask(url: string, init: RequestInit): Promise<Outcome<null, string>> {
-  try {
-    const response = await fetch(url, init);
-    if (response.ok) return done(null);
-    const told = Told.safeParse(await response.json());
-    return refused(told.success ? told.data.detail : AWAY);
-  } catch {
-    return refused(AWAY);
-  }
-}
+export const dropFromShelf = (id: string): Promise<Outcome<unknown, string>> => askServer(`/api/shelf/${id}`, { method: "DELETE" });

@@ -1,4 +1,4 @@
-import { at, checksumOf, sealed } from "../bytes";
+import { at, sealed } from "../bytes";
 import type { Finding } from "../finding";
 import { readDataBlocks, writeDataBlock, type DataBlock } from "./data-block";
 
@@ -73,6 +73,3 @@ export const withBasicAudio = (cta: CtaBlock, on: boolean): CtaBlock => ({
   ...cta,
   flags: on ? cta.flags | BASIC_AUDIO : cta.flags & ~BASIC_AUDIO,
 });
-
-/** Whether the checksum that was read is the right one. */
-export const checksumHolds = (bytes: Uint8Array): boolean => at(bytes, LAST) === checksumOf(bytes);
