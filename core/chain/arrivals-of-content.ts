@@ -1,5 +1,6 @@
 import { judgeLipSync } from "@/core/facts";
 import type { Content, Device, Source } from "@/core/device";
+import type { Job } from "@/core/job";
 import { milliseconds } from "@/core/units";
 import type { Arrival, Verdict } from "./arrival";
 import { cautionsOf } from "./cautions";
@@ -10,6 +11,7 @@ import { lostToDecodeMode } from "./play";
 import { compareStreams, idealForms } from "./quality";
 import type { Loss, Reason } from "./reason";
 import { litBy, type Rig } from "./rig";
+import { wishCautions } from "./wish-cautions";
 import { streamOf, type Stream } from "./stream";
 import { furthestReached, waysTo } from "./way";
 import { volumeOf } from "./volume";
@@ -26,9 +28,20 @@ export function arrivalsOfContent(
   const ways = pictureWays(rig, device, source.id);
   const shown: readonly (PictureWay | null)[] = ways.length === 0 ? [null] : content.picture ? ways : ways.slice(0, 1);
   return shown.map((way) =>
-    arrivalOf(way ? litBy(rig, way.outputs) : rig, { device, source, content, system, picture: way, among: shown.length }),
+    arrivalOf(way ? litBy(rig, way.outputs) : rig, {
+      device,
+      source,
+      content,
+      system: systemOf(rig.job, content, way?.screen, system),
+      picture: way,
+      among: shown.length,
+    }),
   );
 }
+
+/** The news may be wished from the screen's own speakers; everything else is for the chosen sound system. */
+export const systemOf = (job: Job, content: Content, screen: Device | undefined, system: Device | undefined): Device | undefined =>
+  job.brief.newsFrom === "screen" && content.kind === "news" && screen?.speakers ? screen : system;
 
 interface Row {
   readonly device: Device;
@@ -52,6 +65,8 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     followed?.arrives && followed.delayMs !== null && picture?.picture && picture.delayMs !== null
       ? milliseconds(followed.delayMs - picture.delayMs)
       : null;
+  const arrives = followed?.arrives ?? null;
+  const volume = arrives && followed && system ? volumeOf(rig, followed, system, screen) : null;
   return {
     id: `${device.id}/${source.id}/${content.id}${row.among > 1 && screen ? `@${screen.id}` : ""}`,
     player: device.id,
@@ -63,13 +78,13 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     shownOn: row.among > 1 && screen ? screen.name : null,
     verdict,
     leaves: followed?.leaves ?? null,
-    arrives: followed?.arrives ?? null,
+    arrives,
     plays: followed?.plays ?? null,
     best,
     hops: followed?.hops ?? [],
     losses: lossesOf(rig, row, followed, best, verdict),
-    cautions: cautionsOf(rig, device, followed, row.picture),
-    volume: followed?.arrives && system ? volumeOf(rig, followed, system, screen) : null,
+    cautions: [...cautionsOf(rig, device, followed, row.picture), ...wishCautions(rig.job, { content, arrives, best, volume })],
+    volume,
     delayMs: followed?.arrives ? followed.delayMs : null,
     lipSyncMs,
     lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),

@@ -15,9 +15,13 @@ export type Caution =
   | { readonly code: "two-volumes"; readonly device: string; readonly then: string }
   /** The box shows no list while the screen sleeps. */
   | { readonly code: "forgets-edid"; readonly device: string }
-  /** A protected-4K socket holds a player that never needs one, while the device has a lesser socket free. */
+  /** Speech matters to this household, and its own channel is folded into the others on the way. */
+  | { readonly code: "speech-folded" }
+  /** The household bears one remote, and the loudness of this row is not moved by that of the screen. */
+  | { readonly code: "one-more-remote"; readonly device: string }
   /** A lead for sound longer than its kind is certain to carry. */
   | { readonly code: "lead-long"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
+  /** A protected-4K socket holds a player that never needs one, while the device has a lesser socket free. */
   | { readonly code: "socket-wasted"; readonly device: string; readonly port: string; readonly better: string };
 
 /** The cautions of one row, from the habits of the devices it passes and the sockets it sits in. */

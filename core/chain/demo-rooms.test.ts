@@ -210,6 +210,8 @@ describe("a projector with no sound path", () => {
           direction: "either",
           returnWires: "arc",
           label: "",
+          tags: { from: "", to: "" },
+          supply: "there",
         },
       },
     );

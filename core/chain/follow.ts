@@ -57,7 +57,9 @@ export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed 
   let plays: Played | null = null;
   way.forEach((step, hop) => {
     const inputs = hop === 0 ? tracks : current ? [current] : [];
-    const progress = takeStep(rig, step, inputs);
+    const told = takeStep(rig, step, inputs);
+    const refused = told.out && told.link ? appRefuses(way, told.link) : null;
+    const progress = refused ? { ...told, ...stopped([refused]), link: told.link } : told;
     // A socket without a return is missed inside the screen and again on its cable; it is told once, where it is first missed.
     const fresh = progress.reasons.filter((reason) => !blocks.some((block) => sameReason(block.reason, reason)));
     blocks.push(...fresh.map((reason) => ({ reason, hop, scope: "path" }) as const));
@@ -74,6 +76,15 @@ export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed 
     plays = progress.plays ?? null;
   });
   return { way, hops, leaves: hops[0]?.out ?? null, arrives: plays ? current : null, plays, blocks, unknown, delayMs };
+}
+
+/** Some apps stay silent over a link that carries the others. */
+function appRefuses(way: Way, link: LinkKind): Reason | null {
+  const [start] = way;
+  const source = start?.kind === "inside" ? start.device.sources.find(({ id }) => id === start.from) : undefined;
+  return start?.kind === "inside" && source?.failsOver.some((name) => name === link)
+    ? { code: "app-fails-over", device: start.device.id, source: source.id, link }
+    : null;
 }
 
 /** The same obstacle met twice: a missing return socket inside the screen and on its cable, one switch that shuts a box both ways. */

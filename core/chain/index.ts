@@ -1,5 +1,6 @@
 export type { Arrival, Verdict } from "./arrival";
 export { arrivalsOf } from "./arrivals";
+export { systemOf } from "./arrivals-of-content";
 export type { Caution } from "./cautions";
 export type { Hop } from "./follow";
 export { listingAt, type Listing } from "./listing";
@@ -14,3 +15,4 @@ export { compareArrivals, scoreArrival, scoreStream } from "./score-arrival";
 export { solve, solveAgain, type Solved, type SolvedUnit } from "./solve";
 export type { Stream } from "./stream";
 export type { Volume } from "./volume";
+export { whileItPlays, type Meanwhile } from "./while-it-plays";

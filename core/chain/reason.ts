@@ -69,6 +69,7 @@ export type Reason =
       readonly value: string;
       readonly wanted: readonly string[];
     }
+  | { readonly code: "app-fails-over"; readonly device: string; readonly source: string; readonly link: LinkKind }
   | { readonly code: "plug-mutes"; readonly device: string; readonly port: string }
   | { readonly code: "link-lossy"; readonly link: LinkKind }
   | { readonly code: "no-cec"; readonly device: string; readonly because: readonly ReturnLimit[] }

@@ -16,7 +16,7 @@ const anyRoom = fc.constantFrom(...ROOMS);
 /** One edit out of everything that can be done to a room, chosen by numbers. */
 function someEdit(job: Job, [kind, which]: readonly [number, number]): Command | null {
   const pick = <Row>(rows: readonly Row[]): Row | undefined => rows[which % Math.max(1, rows.length)];
-  switch (kind % 5) {
+  switch (kind % 6) {
     case 0: {
       const cable = pick(job.cables);
       return cable ? { kind: "unplug", cable: cable.id } : null;
@@ -32,6 +32,11 @@ function someEdit(job: Job, [kind, which]: readonly [number, number]): Command |
     }
     case 3:
       return { kind: "add-device", at: null, device: fromShelfOrThrow("streamer-4k", { id: `new-${which}` }) };
+    case 4:
+      return {
+        kind: "edit-brief",
+        fields: { newsFrom: which % 2 ? "screen" : "system", clearSpeech: which % 3 === 0, remotes: which % 5 ? 1 : null },
+      };
     default:
       return pick(possibleChanges(job))?.command ?? null;
   }

@@ -28,11 +28,15 @@ export const solve = (job: Job, state: SettingState): Solved => solveWith(job, s
  * Equal to `solve` by construction: a row is a function of the answers to its questions.
  */
 export function solveAgain(before: Solved, job: Job): Solved {
-  if (chosenSoundSystem(before.job)?.id !== chosenSoundSystem(job)?.id) return solve(job, before.state);
+  if (chosenSoundSystem(before.job)?.id !== chosenSoundSystem(job)?.id || wishesDiffer(before.job, job)) return solve(job, before.state);
   const changed = changedQuestions(before.job, job, before.state);
   const kept = new Map(before.units.filter(({ asked }) => !meets(asked, changed)).map((unit) => [unit.key, unit]));
   return solveWith(job, before.state, kept);
 }
+
+/** Whether the brief asks something else of the rows themselves. */
+const wishesDiffer = ({ brief: a }: Job, { brief: b }: Job): boolean =>
+  a.newsFrom !== b.newsFrom || a.clearSpeech !== b.clearSpeech || a.remotes !== b.remotes;
 
 function meets(asked: ReadonlySet<Question>, changed: ReadonlySet<Question>): boolean {
   for (const question of changed) if (asked.has(question)) return true;

@@ -82,6 +82,8 @@ export const Source = z.strictObject({
   name: z.string().min(1).max(40),
   kind: z.enum(["media", "app", "tuner"]),
   contents: z.array(Content).max(24),
+  /** Links over which this app stays silent although others do not. */
+  failsOver: z.array(z.enum(["bluetooth"])).default([]),
 });
 export type Source = z.infer<typeof Source>;
 
@@ -209,6 +211,10 @@ export type Habit = z.infer<typeof Habit>;
 /** How its loudness is moved: by its own remote and over CEC, by its own remote alone, over CEC alone, by a knob, or not at all. */
 export const VOLUMES = ["remote-and-cec", "remote", "cec", "knob", "fixed"] as const;
 
+/** Where a part of a job comes from: it is there already, the van has it, or it must be bought. */
+export const SUPPLIES = ["there", "van", "buy"] as const;
+export type Supply = (typeof SUPPLIES)[number];
+
 /** A device in full, as it stands in a job. */
 export const Device = z.strictObject({
   id: Slug,
@@ -236,6 +242,9 @@ export const Device = z.strictObject({
     .max(16)
     .default([]),
   note: z.string().max(4000).default(""),
+  /** The room or place of a room where it stands; null: not noted. */
+  room: Slug.nullable().default(null),
+  supply: z.enum(SUPPLIES).default("there"),
 });
 export type Device = z.infer<typeof Device>;
 export type DeviceInput = z.input<typeof Device>;

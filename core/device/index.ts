@@ -4,19 +4,22 @@ export { CONTENT_CATALOGUE, findContent } from "./content-catalogue";
 export {
   Device,
   HDR_FORMATS,
+  HdmiPort,
+  Port,
   ROLES,
   Slug,
+  SUPPLIES,
+  VOLUMES,
   type Condition,
   type Habit,
-  type HdmiPort,
   type PictureRoute,
-  type Port,
   type PortInput,
   type Presents,
   type Setting,
   type SoundDescriptor,
   type SoundRoute,
   type Source,
+  type Supply,
 } from "./device";
 export { deviceFromParts, DeviceParts } from "./device-from-parts";
 export { effectiveSetting, type SettingState } from "./effective-setting";

@@ -1,5 +1,5 @@
 import type { Device } from "@/core/device";
-import { findDevice } from "./find";
+import { Brief } from "./brief";
 import type { Job } from "./job";
 import type { Refusal } from "./refusal";
 import { whyNotCable } from "./why-not-plug";
@@ -11,11 +11,15 @@ export type Breach = { readonly place: readonly (string | number)[] } & (
 
 /** Every rule of the job document that the schema alone cannot see. An empty list means the document is sound. */
 export function breachesOf(job: Job): readonly Breach[] {
-  const breaches: Breach[] = [...idsTwice(job.devices, ["devices"]), ...idsTwice(job.rooms, ["rooms"]), ...idsTwice(job.notes, ["notes"])];
+  const breaches: Breach[] = (["devices", "rooms", "notes", "snapshots", "attachments"] as const).flatMap((rows) =>
+    idsTwice(job[rows], [rows]),
+  );
   job.devices.forEach((device, index) => breaches.push(...deviceBreaches(device, ["devices", index])));
-  if (job.brief.soundSystem && !findDevice(job, job.brief.soundSystem)) {
-    breaches.push({ code: "no-such-device", device: job.brief.soundSystem, place: ["brief", "soundSystem"] });
-  }
+  breaches.push(...briefBreaches(job), ...roomBreaches(job));
+  job.snapshots.forEach((snapshot, index) => {
+    const then: Job = { ...job, devices: snapshot.devices, cables: snapshot.cables, snapshots: [], brief: emptyBrief(), rooms: [] };
+    breaches.push(...breachesOf(withoutRooms(then)).map((breach) => ({ ...breach, place: ["snapshots", index, ...breach.place] })));
+  });
   // Cables are laid one after the other, so that the later of two in a socket is the one named.
   let laid: Job = { ...job, cables: [] };
   job.cables.forEach((cable, index) => {
@@ -24,6 +28,31 @@ export function breachesOf(job: Job): readonly Breach[] {
     else laid = { ...laid, cables: [...laid.cables, cable] };
   });
   return breaches;
+}
+
+const emptyBrief = (): Brief => Brief.parse({});
+/** Rooms may have been given up since a state was kept. */
+const withoutRooms = (job: Job): Job => ({ ...job, devices: job.devices.map((device) => ({ ...device, room: null })) });
+
+function briefBreaches({ brief, ...job }: Job): Breach[] {
+  const named = [
+    { id: brief.soundSystem, place: ["brief", "soundSystem"] },
+    ...brief.mustStay.map((id, index) => ({ id, place: ["brief", "mustStay", index] })),
+  ];
+  return named.flatMap(({ id, place }): Breach[] =>
+    id !== null && !job.devices.some((device) => device.id === id) ? [{ code: "no-such-device", device: id, place }] : [],
+  );
+}
+
+function roomBreaches(job: Job): Breach[] {
+  const rooms = new Set(job.rooms.map(({ id }) => id));
+  const named = [
+    ...job.devices.map(({ room }, index) => ({ room, place: ["devices", index, "room"] })),
+    ...job.brief.runs.flatMap(({ between }, index) =>
+      between.map((room, end) => ({ room, place: ["brief", "runs", index, "between", end] })),
+    ),
+  ];
+  return named.flatMap(({ room, place }): Breach[] => (room !== null && !rooms.has(room) ? [{ code: "no-such-room", room, place }] : []));
 }
 
 function placeInCable(refusal: Refusal, from: { device: string; port: string }): readonly string[] {
@@ -43,7 +72,8 @@ function idsTwice(rows: readonly { readonly id: string }[], place: readonly (str
   });
 }
 
-function deviceBreaches(device: Device, place: readonly (string | number)[]): Breach[] {
+/** The rules that hold within one device. */
+export function deviceBreaches(device: Device, place: readonly (string | number)[]): Breach[] {
   const terminals = new Set([...device.ports.map(({ id }) => id), ...device.sources.map(({ id }) => id), "speakers", "display"]);
   const ports = new Set(device.ports.map(({ id }) => id));
   const breaches = [...idsTwice([...device.ports, ...device.sources], [...place, "ports"])];

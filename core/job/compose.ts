@@ -3,6 +3,7 @@ import type { Device, Port } from "@/core/device";
 import type { Command, SingleCommand } from "./command";
 import { cableAt, findDevice, findPort, freeId, sameEnd } from "./find";
 import type { Cable, CableEnd, Job } from "./job";
+import { runBetween, whyNotLay } from "./run";
 import { inSignalOrder, whyNotPlug } from "./why-not-plug";
 
 /** The cable an installer takes first between two sockets: a class that assures everything the plugs can carry; a stick plugs in directly. */
@@ -11,7 +12,10 @@ function usualClass(out: Port, into: Port): CableClass {
   return classesJoining(out.connector, into.connector)[0] ?? "optical";
 }
 
-/** The command that joins two sockets with an ordinary cable of 2 m; ends in either order. */
+/** What a cable within a room usually needs. */
+const USUAL_M = 2;
+
+/** The command that joins two sockets with an ordinary cable, as long as the brief says between their rooms; ends in either order. */
 export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableClass): Command {
   const { from, to } = inSignalOrder(job, a, b);
   const [out, into] = [findPort(job, from), findPort(job, to)];
@@ -22,10 +26,12 @@ export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableCl
     from,
     to,
     class: cableClass,
-    lengthM: cableClass === "direct-plug" ? 0.1 : 2,
+    lengthM: cableClass === "direct-plug" ? 0.1 : (runBetween(job, from.device, to.device)?.lengthM ?? USUAL_M),
     direction: cableClass === "hybrid-optical-hdmi" ? "one-way" : "either",
     returnWires: cableClassFact(cableClass).assures,
     label: "",
+    tags: { from: "", to: "" },
+    supply: "there",
   };
   return { kind: "plug", cable, at: null };
 }
@@ -100,11 +106,11 @@ export function socketAnswers(
   job: Job,
   held: CableEnd,
   ignoring?: string,
-): readonly { end: CableEnd; refusal: ReturnType<typeof whyNotPlug> }[] {
+): readonly { end: CableEnd; refusal: ReturnType<typeof whyNotLay> }[] {
   return job.devices.flatMap((device) =>
     device.ports
       .map((port) => ({ device: device.id, port: port.id }))
       .filter((end) => !sameEnd(end, held))
-      .map((end) => ({ end, refusal: whyNotPlug(job, held, end, ignoring) })),
+      .map((end) => ({ end, refusal: whyNotLay(job, held, end, ignoring) })),
   );
 }

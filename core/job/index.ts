@@ -1,10 +1,26 @@
-export { applyCommand, type Applied } from "./apply-command";
+export { applyCommand } from "./apply-command";
+export type { Applied } from "./applied";
+export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";
+export { PURCHASE_KINDS, type Brief, type PurchaseKind, type Run } from "./brief";
 export { Command, type SingleCommand } from "./command";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
 export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
-export { Cable, emptyJob, Job, JOB_FORMAT, JOB_VERSION, PHASES, type CableEnd, type Phase } from "./job";
+export {
+  Cable,
+  emptyJob,
+  Job,
+  JOB_FORMAT,
+  JOB_VERSION,
+  MOST_SNAPSHOTS,
+  PHASES,
+  type CableEnd,
+  type Phase,
+  type Room,
+  type Snapshot,
+} from "./job";
 export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace, MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";
 export type { Refusal } from "./refusal";
+export { runBetween, whyNotLay } from "./run";
 export { whyNotPlug } from "./why-not-plug";

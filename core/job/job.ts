@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { CABLE_CLASS_IDS } from "@/core/facts";
-import { Device, Slug } from "@/core/device";
+import { Device, Slug, SUPPLIES } from "@/core/device";
+import { Attachment } from "./attachment";
+import { Brief } from "./brief";
 
 /** One end of a cable: a socket of a device. */
 export const CableEnd = z.strictObject({ device: Slug, port: Slug });
@@ -18,20 +20,34 @@ export const Cable = z.strictObject({
   /** The return conductors that are really there; null where nobody knows. */
   returnWires: z.enum(["none", "arc", "earc"]).nullable(),
   label: z.string().max(80).default(""),
+  /** What is written at each end in place of the words made from the plan; empty: those words. */
+  tags: z.strictObject({ from: z.string().max(80), to: z.string().max(80) }).default({ from: "", to: "" }),
+  supply: z.enum(SUPPLIES).default("there"),
 });
 export type Cable = z.infer<typeof Cable>;
-
-export const Brief = z.strictObject({
-  /** The device that sound should come from; null: the first sound system, else the first screen with speakers. */
-  soundSystem: Slug.nullable().default(null),
-  wishes: z.string().max(8000).default(""),
-});
 
 export const PHASES = ["survey", "design", "visit", "handover"] as const;
 export type Phase = (typeof PHASES)[number];
 
 export const JOB_FORMAT = "octachord-job";
 export const JOB_VERSION = 1;
+
+/** A room, or a place of one where devices stand together: a rack, the wall of the screen. */
+export const Room = z.strictObject({ id: Slug, name: z.string().trim().min(1).max(80), seats: z.number().int().min(0).max(99).default(0) });
+export type Room = z.infer<typeof Room>;
+
+/** The gear and cables of a job as they stood at a moment. */
+export const Snapshot = z.strictObject({
+  id: Slug,
+  name: z.string().trim().min(1).max(80),
+  takenAt: z.iso.datetime(),
+  devices: z.array(Device).max(200),
+  cables: z.array(Cable).max(400),
+});
+export type Snapshot = z.infer<typeof Snapshot>;
+
+export const MOST_SNAPSHOTS = 8;
+const MOST_ATTACHMENTS = 100;
 
 /** The job document, version 1: the unit of work. Lengths in metres, delays in milliseconds, link rates in Gb/s. */
 export const Job = z.strictObject({
@@ -42,17 +58,22 @@ export const Job = z.strictObject({
   /** The day of the visit, as YYYY-MM-DD; null: not agreed. */
   visitOn: z.iso.date().nullable().default(null),
   phase: z.enum(PHASES).default("survey"),
-  brief: Brief.default({ soundSystem: null, wishes: "" }),
+  brief: Brief.prefault({}),
   devices: z.array(Device).max(200).default([]),
   cables: z.array(Cable).max(400).default([]),
-  rooms: z
-    .array(z.strictObject({ id: Slug, name: z.string().min(1).max(80) }))
-    .max(50)
-    .default([]),
+  rooms: z.array(Room).max(50).default([]),
   notes: z
     .array(z.strictObject({ id: Slug, text: z.string().max(8000) }))
     .max(500)
     .default([]),
+  /** Where plates stand on the map that were dragged there; the others have the computed place. */
+  arrangement: z
+    .array(z.strictObject({ device: Slug, x: z.number().min(-1e5).max(1e5), y: z.number().min(-1e5).max(1e5) }))
+    .max(200)
+    .default([]),
+  /** Earlier states of the room, kept to compare with. */
+  snapshots: z.array(Snapshot).max(MOST_SNAPSHOTS).default([]),
+  attachments: z.array(Attachment).max(MOST_ATTACHMENTS).default([]),
 });
 export type Job = z.infer<typeof Job>;
 

@@ -9,6 +9,15 @@ export type Refusal =
   | { readonly code: "no-such-setting"; readonly device: string; readonly setting: SettingKey }
   | { readonly code: "no-such-option"; readonly device: string; readonly setting: SettingKey; readonly value: string }
   | { readonly code: "no-such-source"; readonly device: string; readonly source: string }
+  | { readonly code: "no-such-room"; readonly room: string }
+  | { readonly code: "no-such-snapshot"; readonly snapshot: string }
+  | { readonly code: "no-such-attachment"; readonly attachment: string }
+  /** The brief says that the device must stay. */
+  | { readonly code: "must-stay"; readonly device: string }
+  /** A device stands in the room, or a run of the brief ends there. */
+  | { readonly code: "room-in-use"; readonly room: string }
+  /** The brief says that no cable may run between the two rooms. */
+  | { readonly code: "run-forbidden"; readonly rooms: readonly [string, string] }
   | { readonly code: "id-taken"; readonly id: string }
   | { readonly code: "name-empty" }
   | { readonly code: "value-out-of-range"; readonly field: string; readonly expected: string }

@@ -5,6 +5,8 @@ import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { BED_IDS, CABLE_CLASS_IDS } from "@/core/facts";
 import { applyCommand, breachesOf, Command, joinSockets, moveCableEnd, removeWithCables, replaceDevice, type Job } from "@/core/job";
 
+const PHOTO = "5b0c7bb0-6f1f-4c5b-8c2a-0d7a3a1f5e11";
+
 /** A choice of an edit for whatever job there is, drawn from a few numbers; many are refused, as by hand. */
 function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, number]): Command {
   const pick = <Row>(rows: readonly Row[], n: number): Row | undefined => rows[n % Math.max(1, rows.length)];
@@ -14,11 +16,11 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
   const end = pick(ends, b);
   const setting = device && pick(device.settings, b);
   const shelf = fromShelfOrThrow(pick(SHELF, b)?.archetype ?? "projector", { id: `new-${c % 5}`, name: `New ${c}` });
-  switch (kind % 10) {
+  switch (kind % 17) {
     case 0:
       return {
         kind: "edit-job",
-        fields: { name: `Job ${a}`, customer: `Customer ${b}`, brief: { soundSystem: device?.id ?? null, wishes: `${c}` } },
+        fields: { name: `Job ${a}`, customer: `Customer ${b}`, brief: { ...job.brief, soundSystem: device?.id ?? null, wishes: `${c}` } },
       };
     case 1:
       return { kind: "add-device", device: shelf, at: a % 2 ? null : a };
@@ -48,6 +50,51 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
       };
     case 8:
       return replaceDevice(job, device?.id ?? "none", shelf);
+    case 9:
+      return {
+        kind: "edit-brief",
+        fields: {
+          mustStay: device && a % 2 ? [device.id] : [],
+          newsFrom: c % 2 ? "screen" : "system",
+          runs: job.rooms.length > 1 ? [{ id: "run", between: ["room-0", "room-1"], allowed: a % 2 === 0, lengthM: 1 + (b % 30) }] : [],
+        },
+      };
+    case 10:
+      return {
+        kind: "set-rooms",
+        rooms: Array.from({ length: a % 4 }, (_, index) => ({ id: `room-${index}`, name: `Room ${b}`, seats: c % 9 })),
+      };
+    case 11:
+      return {
+        kind: "edit-device",
+        device: device?.id ?? "none",
+        fields: { note: `${c}`, room: pick(["room-0", "room-1", null], c) ?? null, supply: pick(["there", "van", "buy"] as const, b) },
+      };
+    case 12:
+      return {
+        kind: "edit-port",
+        device: end?.device ?? "none",
+        port: end?.port ?? "none",
+        fields: { label: `P${c}`, ...(b % 2 ? { hdcp: "2.3" } : {}) },
+      };
+    case 13:
+      return { kind: "arrange", device: device?.id ?? "none", to: c % 3 ? { x: a % 999, y: b % 999 } : null };
+    case 14:
+      return {
+        kind: "keep-snapshot",
+        at: null,
+        snapshot: { id: `state-${c % 4}`, name: "As found", takenAt: "2026-11-24T10:00:00Z", devices: job.devices, cables: job.cables },
+      };
+    case 15:
+      return c % 2
+        ? { kind: "drop-snapshot", snapshot: `state-${b % 4}` }
+        : {
+            kind: "attach",
+            at: null,
+            attachment: { id: PHOTO, name: `back ${c}.jpg`, type: "image/jpeg", bytes: 1 + c, device: device?.id ?? null },
+          };
+    case 16:
+      return { kind: "detach", attachment: PHOTO };
     default:
       return { kind: "set-speakers", device: device?.id ?? "none", bed: pick(BED_IDS, b) ?? "2.0", heights: c % 9 };
   }

@@ -1,6 +1,8 @@
-import { idealForms, optimisticBest, scoreArrival, scoreStream, type Freedom, type Solved } from "@/core/chain";
-import { chosenSoundSystem, type Job } from "@/core/job";
-import { CHANGE_COST, type ChangeKind } from "./changes";
+import { idealForms, optimisticBest, scoreStream, systemOf, type Arrival, type Freedom, type Solved } from "@/core/chain";
+import type { Content, Device } from "@/core/device";
+import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
+import { CHANGE_COST, type Change, type ChangeKind } from "./changes";
+import { wishedScore, wishedScoreOf } from "./wished";
 
 /** How high each row can ever stand, and from that the least that is still to be paid to get it there. */
 export interface Bounds {
@@ -12,22 +14,18 @@ export interface Bounds {
 }
 
 /** Upper bounds of every row, and from them the least that is still to be paid. */
-export function makeBounds(start: Solved, kinds: readonly ChangeKind[]): Bounds {
-  const system = chosenSoundSystem(start.job);
-  const reachable = (job: Job, freedom: Freedom): ReadonlyMap<string, number> => {
-    const scores = new Map<string, number>();
-    for (const device of job.devices)
-      for (const source of device.sources)
-        for (const content of source.contents) {
-          const best = system ? (idealForms(content, system)[0] ?? null) : null;
-          const stream = system ? optimisticBest(job, device, source.id, content, system, freedom) : null;
-          scores.set(`${device.id}/${source.id}/${content.id}`, system ? scoreStream(stream, best, system) : 0);
-        }
-    return scores;
-  };
-  const ever = reachable(start.job, { plugs: kinds.includes("plug"), cables: kinds.includes("cable") });
-  const highest = (unit: string, rows: Solved["rows"]) => Math.max(ever.get(unit) ?? 0, ...rows.map(scoreArrival));
-  const isLow = (unit: string, rows: Solved["rows"]) => rows.some((row) => scoreArrival(row) < highest(unit, rows));
+export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: readonly Change[] = []): Bounds {
+  const free = { plugs: kinds.includes("plug"), cables: kinds.includes("cable") };
+  const score = (row: Arrival) => wishedScoreOf(start.job, row);
+  const ofGear = reachable(start.job, free);
+  // With one box in any of its places: no set has more than one.
+  const ofBoxes = boxes.flatMap(({ command }) => {
+    const applied = applyCommand(start.job, command);
+    return applied.ok ? [reachable(applied.value.job, free)] : [];
+  });
+  const ever = (unit: string) => Math.max(...[ofGear, ...ofBoxes].map((bound) => bound.get(unit) ?? 0));
+  const highest = (unit: string, rows: Solved["rows"]) => Math.max(ever(unit), ...rows.map(score));
+  const isLow = (unit: string, rows: Solved["rows"]) => rows.some((row) => score(row) < highest(unit, rows));
   // Settings do not move these bounds, so they are reckoned once for each way the plugs and cables can stand.
   const byWiring = new Map<string, Wiring>();
   // Where plugs are free it only matters which cables there are, not where they sit.
@@ -57,7 +55,8 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[]): Bounds 
         const reaches = (bound: ReadonlyMap<string, number>) => (bound.get(key) ?? 0) >= highest(key, rows);
         if (reaches(wiring.settings)) return forSettings;
         if (reaches(wiring.plugs)) return CHANGE_COST.plug;
-        return reaches(wiring.cables) ? CHANGE_COST.cable : CHANGE_COST.plug + CHANGE_COST.cable;
+        if (reaches(wiring.cables)) return CHANGE_COST.cable;
+        return reaches(ofGear) || job.devices.length > start.job.devices.length ? CHANGE_COST.plug + CHANGE_COST.cable : CHANGE_COST.box;
       }),
     );
   };
@@ -67,6 +66,32 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[]): Bounds 
     leastStillToCome: (solved) => stillToCome(solved, CHANGE_COST.setting),
     leastForWiring: (solved) => stillToCome(solved, 0),
   };
+}
+
+/** How high the rows of each content could stand at most, by the most hopeful reckoning of what is free. */
+function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
+  const scores = new Map<string, number>();
+  for (const device of job.devices)
+    for (const source of device.sources)
+      for (const content of source.contents)
+        scores.set(
+          `${device.id}/${source.id}/${content.id}`,
+          Math.max(
+            0,
+            ...systemsFor(job, content).map((system) => {
+              const stream = optimisticBest(job, device, source.id, content, system, freedom);
+              return wishedScore(job, scoreStream(stream, idealForms(content, system)[0] ?? null, system));
+            }),
+          ),
+        );
+  return scores;
+}
+
+/** The systems a content could be meant for: which screen it then shows on is not known, so each counts. */
+function systemsFor(job: Job, content: Content): readonly Device[] {
+  const system = chosenSoundSystem(job);
+  const meant = job.devices.map((screen) => systemOf(job, content, screen.display ? screen : undefined, system));
+  return [...new Set(meant)].flatMap((device) => device ?? []);
 }
 
 /** How high each row can be reckoned when settings, and plugs or cables beside them, are free. */

@@ -5,7 +5,7 @@ import {
   joinSockets,
   moveCableEnd,
   sameEnd,
-  whyNotPlug,
+  whyNotLay,
   type Cable,
   type CableEnd,
   type Command,
@@ -63,7 +63,7 @@ function plugChanges(job: Job): Change[] {
   const free = ends.filter((end) => !cableAt(job, end));
   const moves = job.cables.flatMap((cable) =>
     free
-      .filter((end) => whyNotPlug(job, cable.from, end, cable.id) === null)
+      .filter((end) => whyNotLay(job, cable.from, end, cable.id) === null)
       .map((end): Change => ({ kind: "plug", count: 1, decides: [plugName(cable)], command: moveCableEnd(job, cable, "to", end) })),
   );
   const pairs = job.cables.flatMap((a, index) => job.cables.slice(index + 1).map((b) => [a, b] as const));
@@ -75,7 +75,7 @@ const plugName = (cable: Cable): string => `plug ${cable.id}`;
 function exchange(job: Job, a: Cable, b: Cable): Change | null {
   if (sameEnd(a.from, b.from) || a.from.device === b.from.device) return null;
   const without: Job = { ...job, cables: job.cables.filter((cable) => cable !== a && cable !== b) };
-  if (whyNotPlug(without, a.from, b.to) || whyNotPlug(without, b.from, a.to)) return null;
+  if (whyNotLay(without, a.from, b.to) || whyNotLay(without, b.from, a.to)) return null;
   const at = (cable: Cable) => job.cables.indexOf(cable);
   return {
     kind: "plug",
@@ -125,7 +125,7 @@ function newCables(job: Job): Change[] {
     .filter(({ port }) => port.direction === "out")
     .flatMap((out) =>
       inputs
-        .filter(({ end }) => whyNotPlug(job, out.end, end) === null)
+        .filter(({ end }) => whyNotLay(job, out.end, end) === null)
         .map(({ end }): Change => ({
           kind: "cable",
           count: 1,

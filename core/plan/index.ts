@@ -1,4 +1,6 @@
 export { CHANGE_COST, CHANGE_KINDS, costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
+export { purchases } from "./purchase";
+export { allowedKinds } from "./wished";
 export { movedRows, type MovedRows } from "./moved-rows";
 export { liftingChanges, weighedChanges, weighedPurchases, type WeighedChange } from "./single-changes";
 export { commandOf, smallestChanges, type ChangeSet, type SearchOptions, type SmallestChanges } from "./smallest-changes";

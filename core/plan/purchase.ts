@@ -6,7 +6,7 @@ import {
   freeName,
   joinSockets,
   replaceDevice,
-  whyNotPlug,
+  whyNotLay,
   type Cable,
   type CableEnd,
   type Command,
@@ -42,7 +42,7 @@ function insertBox(job: Job, box: Device, cable: Cable): Command | null {
   ];
   let current = applied(job, commands);
   const plug = (from: CableEnd, to: CableEnd, keep?: Cable): boolean => {
-    if (!current || whyNotPlug(current, from, to)) return false;
+    if (!current || whyNotLay(current, from, to)) return false;
     const joined = keep ? ({ kind: "plug", cable: { ...keep, from, to }, at: null } as const) : joinSockets(current, from, to);
     if (joined.kind !== "plug") return false;
     const after = applyCommand(current, joined);
@@ -70,7 +70,7 @@ function insertBox(job: Job, box: Device, cable: Cable): Command | null {
     if (!current || !end || !back) return;
     const unplug: SingleCommand = { kind: "unplug", cable: back.id };
     const without = applied(current, [unplug]);
-    if (!without || whyNotPlug(without, back.from, end)) return;
+    if (!without || whyNotLay(without, back.from, end)) return;
     current = without;
     commands.push(unplug);
     plug(back.from, end, back);

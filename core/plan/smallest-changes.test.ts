@@ -5,13 +5,13 @@ import { scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/co
 import { fromShelfOrThrow, type Device } from "@/core/device";
 import type { SettingKey } from "@/core/facts";
 import { applyCommand, emptyJob, joinSockets, type CableEnd, type Job } from "@/core/job";
-import { commandOf, costOf, movedRows, possibleChanges, smallestChanges, weighedPurchases, type Change } from "@/core/plan";
+import { commandOf, costOf, movedRows, possibleChanges, purchases, smallestChanges, weighedPurchases, type Change } from "@/core/plan";
 
 const SEED = 20261124;
 const total = (rows: readonly Arrival[]) => rows.reduce((sum, row) => sum + scoreArrival(row), 0);
 
 /** Every set of changes of a job, tried one by one without any bound: the highest sum that lowers nothing, and its least cost. */
-function tryEverySet(job: Job, mostSets: number): { total: number; cost: number; complete: boolean } {
+function tryEverySet(job: Job, mostSets: number, boxes: readonly string[] = []): { total: number; cost: number; complete: boolean } {
   const start = solve(job, "planned");
   let best = { total: total(start.rows), cost: 0 };
   const seen = new Set([""]);
@@ -24,7 +24,9 @@ function tryEverySet(job: Job, mostSets: number): { total: number; cost: number;
     if (movedRows(start.rows, node.solved.rows).lowers.length === 0 && (sum > best.total || (sum === best.total && cost < best.cost)))
       best = { total: sum, cost };
     const decided = new Set(node.changes.flatMap(({ decides }) => decides));
-    for (const change of possibleChanges(node.solved.job)) {
+    const withBox = node.changes.some(({ kind }) => kind === "box");
+    const inBoxes = withBox ? [] : boxes.flatMap((box) => purchases(node.solved.job, box));
+    for (const change of [...possibleChanges(node.solved.job), ...inBoxes]) {
       if (change.decides.some((what) => decided.has(what))) continue;
       const changes = [...node.changes, change];
       const key = changes
@@ -90,6 +92,25 @@ const smallRoom = fc
     return { ...job, cables: job.cables.map((cable) => (cable.from.device === "bar" ? { ...cable, returnWires: wires } : cable)) };
   });
 
+/** A player into a screen that returns nothing, beside a bar that listens only to its return socket; few settings. */
+const roomWithoutReturn = fc
+  .record({
+    player: fc.constantFrom("streamer-4k", "console-mat", "disc-player-hd"),
+    screen: fc.constantFrom("projector", "monitor-silent"),
+    bar: fc.constantFrom("bar-earc-only", "bar-arc-optical"),
+    setting: fc.constantFrom<SettingKey>("player-audio", "decode-mode", "earc"),
+  })
+  .map(({ player, screen, bar, setting }): Job => {
+    const devices = [
+      only(fromShelfOrThrow(player, { id: "player" }), [setting]),
+      only(fromShelfOrThrow(screen, { id: "screen" }), []),
+      only(fromShelfOrThrow(bar, { id: "bar" }), [setting]),
+    ];
+    const job: Job = { ...emptyJob("dark room"), devices };
+    const applied = applyCommand(job, joinSockets(job, end("player", "hdmi-out"), end("screen", "hdmi1")));
+    return applied.ok ? applied.value.job : job;
+  });
+
 function fewerInputs(tv: Device): Device {
   const back = tv.ports.find((port) => port.connector === "hdmi" && port.returns !== "none")?.id;
   const kept = new Set([back, "hdmi1", "hdmi2"]);
@@ -125,6 +146,34 @@ describe("the smallest set of changes", () => {
     );
     expect(compared).toBeGreaterThan(10);
   }, 120_000);
+
+  test("with a box at hand equals trying every set with and without it, wherever that finishes", () => {
+    let compared = 0;
+    let boxed = 0;
+    fc.assert(
+      fc.property(roomWithoutReturn, fc.constantFrom("earc-extractor-mixed", "earc-extractor-copy", "extractor"), (job, box) => {
+        const every = tryEverySet(job, 900, [box]);
+        const found = smallestChanges(job, { boxes: [box] });
+        if (!every.complete || found.proof === "not-proven") return;
+        compared += 1;
+        if (found.best.changes.some(({ kind }) => kind === "box")) boxed += 1;
+        expect({ total: total(found.best.after), cost: found.best.cost }).toEqual({ total: every.total, cost: every.cost });
+      }),
+      { numRuns: 12, seed: SEED },
+    );
+    expect(compared).toBeGreaterThan(2);
+    expect(boxed).toBeGreaterThan(0);
+  }, 120_000);
+
+  test("Flat 4B: the box in the van is found by the search, with what else it needs", () => {
+    const flat = demoJob("flat-4b");
+    const { best } = smallestChanges(flat, { boxes: ["earc-extractor-mixed"] });
+    expect(best.changes.map(({ kind }) => kind)).toContain("box");
+    expect(best.lowers).toEqual([]);
+    expect(smallestChanges({ ...flat, brief: { ...flat.brief, mayBuy: [] } }, { boxes: ["earc-extractor-mixed"] }).best.changes).toEqual(
+      [],
+    );
+  });
 
   test("is nothing where all is whole, and says that every row stands as high as it can", () => {
     for (const name of demoJobNames())

@@ -1,9 +1,11 @@
-import { changedQuestions, scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
+import { changedQuestions, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Command, type Job } from "@/core/job";
 import { makeBounds, type Bounds } from "./bounds";
-import { CHANGE_KINDS, costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
+import { costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
 import { movedRows, type MovedRows } from "./moved-rows";
+import { purchases } from "./purchase";
+import { allowedKinds, wishedScoreOf } from "./wished";
 
 /** A set of changes made together, and what it does. */
 export interface ChangeSet extends MovedRows {
@@ -32,6 +34,16 @@ export interface SearchOptions {
   /** The kinds of change to think of; without "cable" nothing is bought. */
   readonly kinds?: readonly ChangeKind[];
   readonly mostNodes?: number;
+  /** The archetypes of boxes that are at hand, as in the van: a set may hold one of them. */
+  readonly boxes?: readonly string[];
+}
+
+/** What stays the same through one search. */
+interface Search {
+  readonly state: SettingState;
+  readonly kinds: readonly ChangeKind[];
+  readonly boxes: readonly string[];
+  readonly bounds: Bounds;
 }
 
 /** The one command that makes all changes of a set. */
@@ -65,9 +77,11 @@ const LOOKS_FOR_TIES = 150;
  * `mostNodes` cuts the search off; the answer then says so.
  */
 export function smallestChanges(job: Job, options: SearchOptions = {}): SmallestChanges {
-  const { state = "planned", kinds = CHANGE_KINDS, mostNodes = 1500 } = options;
+  const { state = "planned", kinds = allowedKinds(job), mostNodes = 1500 } = options;
   const start = solve(job, state);
-  const bounds = makeBounds(start, kinds);
+  const boxes = kinds.includes("box") ? (options.boxes ?? []).flatMap((archetype) => purchases(job, archetype)) : [];
+  const search: Search = { state, kinds, boxes: options.boxes ?? [], bounds: makeBounds(start, kinds, boxes) };
+  const { bounds } = search;
   const root: Node = { changes: [], job, before: start, solved: start, cost: 0, estimate: bounds.leastStillToCome(start) };
   const queue: Node[] = [root];
   const seen = new Set([""]);
@@ -92,7 +106,7 @@ export function smallestChanges(job: Job, options: SearchOptions = {}): Smallest
       continue;
     }
     if (isBetter(solution, found, start)) found = solution;
-    for (const { change, job: after } of usefulChanges(solution, bounds, state, kinds)) {
+    for (const { change, job: after } of usefulChanges(solution, search)) {
       const changes = [...node.changes, change];
       const key = keyOf(changes);
       if (seen.has(key)) continue;
@@ -145,18 +159,18 @@ function isBetter(node: Solution, than: Solution, start: Solved): boolean {
   return difference > 0 || (difference === 0 && node.cost < than.cost);
 }
 
-const total = ({ rows }: Solved): number => rows.reduce((sum, row) => sum + scoreArrival(row), 0);
+const total = ({ job, rows }: Solved): number => rows.reduce((sum, row) => sum + wishedScoreOf(job, row), 0);
 
 /** Changes of things not yet decided, which touch a question that a row below its bound rests on, each with the job it makes. */
 function usefulChanges(
   { changes, solved }: Solution,
-  bounds: Bounds,
-  state: SettingState,
-  kinds: readonly ChangeKind[],
+  { state, kinds, boxes, bounds }: Search,
 ): readonly { readonly change: Change; readonly job: Job }[] {
   const decided = new Set(changes.flatMap(({ decides }) => decides));
   const asked = new Set(solved.units.flatMap((unit) => (bounds.isLow(unit.key, unit.rows) ? [...unit.asked] : [])));
-  return possibleChanges(solved.job, state).flatMap((change) => {
+  const inBoxes =
+    kinds.includes("box") && !changes.some(({ kind }) => kind === "box") ? boxes.flatMap((box) => purchases(solved.job, box)) : [];
+  return [...possibleChanges(solved.job, state), ...inBoxes].flatMap((change) => {
     if (!kinds.includes(change.kind) || change.decides.some((what) => decided.has(what))) return [];
     const applied = applyCommand(solved.job, change.command);
     if (!applied.ok) return [];

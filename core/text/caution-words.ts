@@ -21,6 +21,10 @@ export function cautionSentence(job: Job, caution: Caution): string {
       return `${upperFirst(cableName(job, caution.cable))} is ${formatMetres(caution.need)} long; its kind is certain to ${formatMetres(caution.have)}.`;
     case "socket-wasted":
       return `${socketName(job, caution)} is one of the few protected 4K sockets, and this player never needs one: ${socketName(job, { device: caution.device, port: caution.better })} serves it as well.`;
+    case "speech-folded":
+      return "Speech has a channel of its own in this content, and here it arrives folded into left and right: less clear than it could be.";
+    case "one-more-remote":
+      return `The household wishes one remote; the loudness of this row needs another, that of ${name}.`;
     default:
       return unreachable(caution);
   }
@@ -47,5 +51,7 @@ export function cautionFlag(cautions: readonly Caution[]): string | null {
   if (cautions.some(({ code }) => code === "drift")) return "tends to drift";
   if (cautions.some(({ code }) => code === "keeps-old-edid")) return "plug the box anew";
   if (cautions.some(({ code }) => code === "lead-long")) return "long lead";
+  if (cautions.some(({ code }) => code === "speech-folded")) return "speech folded away";
+  if (cautions.some(({ code }) => code === "one-more-remote")) return "one remote more";
   return cautions.some(({ code }) => code === "socket-wasted") ? "wastes a 4K socket" : null;
 }

@@ -1,6 +1,6 @@
 import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
 import type { Command, Job, SingleCommand } from "@/core/job";
-import { cableShortName, deviceName, socketPrint } from "./names";
+import { cableShortName, deviceName, socketName, socketPrint } from "./names";
 
 /** The name of an edit, for undo and for what just happened: "plugged Streamer into Television “HDMI 2”". `job` is the job before it. */
 export function commandWords(job: Job, command: Command): string {
@@ -21,6 +21,26 @@ function singleWords(job: Job, command: SingleCommand): string {
   switch (command.kind) {
     case "edit-job":
       return "changed the job’s particulars";
+    case "edit-brief":
+      return "changed the brief";
+    case "set-rooms":
+      return "changed the rooms";
+    case "edit-device":
+      return `corrected ${deviceName(job, command.device)}`;
+    case "edit-port":
+      return `corrected ${socketName(job, command)}`;
+    case "arrange":
+      return command.to
+        ? `moved ${deviceName(job, command.device)} on the map`
+        : `put ${deviceName(job, command.device)} back to its computed place`;
+    case "keep-snapshot":
+      return `kept the state “${command.snapshot.name}”`;
+    case "drop-snapshot":
+      return `let the state “${job.snapshots.find(({ id }) => id === command.snapshot)?.name ?? command.snapshot}” go`;
+    case "attach":
+      return `added the photo ${command.attachment.name}`;
+    case "detach":
+      return `removed the photo ${job.attachments.find(({ id }) => id === command.attachment)?.name ?? ""}`.trim();
     case "add-device":
       return `added ${command.device.name}`;
     case "remove-device":

@@ -4,7 +4,19 @@ export { edidWords } from "./edid-words";
 export { leadsWords, passesWords } from "./device-words";
 export { changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
-export { cableClassName, cableName, cableShortName, deviceName, listed, plural, socketName, socketPrint, upperFirst } from "./names";
+export {
+  cableClassName,
+  cableName,
+  cableShortName,
+  deviceName,
+  listed,
+  plural,
+  roomName,
+  socketName,
+  socketPrint,
+  upperFirst,
+} from "./names";
+export { meanwhileSentences } from "./meanwhile-words";
 export { modeWords, pictureFlag, pictureLossSentence, pictureWords } from "./picture-words";
 export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";
 export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";

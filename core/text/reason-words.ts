@@ -1,9 +1,12 @@
 import { linkFact, optionLabel, settingFact, type LinkKind } from "@/core/facts";
 import type { Reason, ReturnLimit, UnknownFact } from "@/core/chain";
-import type { Job } from "@/core/job";
+import { findDevice, type Job } from "@/core/job";
 import { formatMegabits } from "@/core/units";
 import { cableName, deviceName, listed, socketName, upperFirst } from "./names";
 import { codingName } from "./sound-words";
+
+const sourceName = (job: Job, { device, source }: { readonly device: string; readonly source: string }): string =>
+  findDevice(job, device)?.sources.find(({ id }) => id === source)?.name ?? source;
 
 const channelCount = (bed: string) => (bed === "2.0" ? "two channels" : `${bed} channels`);
 const linkName = (link: LinkKind) =>
@@ -89,6 +92,8 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return reason.setting === "sound-follows"
         ? `The sound output of ${name(reason.device)} belongs to ${optionLabel(reason.setting, reason.value)}, and this screen hangs on another.`
         : `${name(reason.device)} needs “${settingFact(reason.setting).name}” set to ${reason.wanted.map((value) => optionLabel(reason.setting, value)).join(" or ")} here; it is set to ${optionLabel(reason.setting, reason.value)}.`;
+    case "app-fails-over":
+      return `${sourceName(job, reason)} of ${name(reason.device)} stays silent over ${linkName(reason.link)}, although others play.`;
     case "plug-mutes":
       return `A plug in ${socketName(job, reason)} mutes this way.`;
     case "link-lossy":
@@ -147,6 +152,8 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return reason.value === "own" ? "the screen’s own speakers are chosen" : "own speakers mute";
     case "setting-shuts":
       return `${settingFact(reason.setting).name}: ${optionLabel(reason.setting, reason.value)}`;
+    case "app-fails-over":
+      return `silent over ${linkFact(reason.link).name}`;
     case "plug-mutes":
       return "muted by a plug";
     case "link-lossy":
@@ -182,6 +189,8 @@ export function reasonRemedy(job: Job, reason: Reason): string | null {
       return "Only another sound system plays more.";
     case "cannot-decode":
       return "Let the player decode to PCM, or choose a sound system that decodes it.";
+    case "app-fails-over":
+      return "A cable in place of the wireless link lets it play.";
     case "unknown-fact":
       return "Find it out on site and write it down on the Gear page.";
     default:

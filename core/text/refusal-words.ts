@@ -1,6 +1,6 @@
 import { cableClassFact, connectorName, settingFact } from "@/core/facts";
 import type { Breach, Job, JobTrouble, Refusal } from "@/core/job";
-import { cableName, deviceName, listed, socketName } from "./names";
+import { cableName, deviceName, listed, roomName, socketName } from "./names";
 
 /** Why an edit was not made, in one sentence. */
 export function refusalSentence(job: Job, refusal: Refusal): string {
@@ -17,6 +17,18 @@ export function refusalSentence(job: Job, refusal: Refusal): string {
       return `${deviceName(job, refusal.device)} has no choice “${refusal.value}” for “${settingFact(refusal.setting).name}”.`;
     case "no-such-source":
       return `${deviceName(job, refusal.device)} has no source “${refusal.source}”.`;
+    case "no-such-room":
+      return `There is no room “${refusal.room}” in this job.`;
+    case "no-such-snapshot":
+      return `There is no kept state “${refusal.snapshot}” in this job.`;
+    case "no-such-attachment":
+      return "This photo is no longer part of the job.";
+    case "must-stay":
+      return `${deviceName(job, refusal.device)} must stay, says the brief; change that there first.`;
+    case "room-in-use":
+      return `${roomName(job, refusal.room)} is still used: a device stands there or a cable run of the brief ends there.`;
+    case "run-forbidden":
+      return `No cable may run between ${listed(refusal.rooms.map((room) => roomName(job, room)))}, says the brief.`;
     case "id-taken":
       return `The name “${refusal.id}” is already used in this job.`;
     case "name-empty":
@@ -66,6 +78,8 @@ export function refusalFlag(refusal: Refusal): string {
       return "covered by a stick";
     case "neighbour-covered":
       return "covers a plug";
+    case "run-forbidden":
+      return "no run there";
     default:
       return "not possible";
   }
@@ -101,6 +115,8 @@ function breachSentence(breach: Breach): string {
       return `expected a socket or source of this device, “speakers” or “display”; it has no “${breach.terminal}”.`;
     case "no-such-port":
       return `expected a socket of ${breach.end.device}; it has no “${breach.end.port}”.`;
+    case "no-such-room":
+      return `expected a room of this job; there is no “${breach.room}”.`;
     case "no-such-device":
       return `expected a device of this job; there is no “${breach.device}”.`;
     case "socket-taken":

@@ -1,12 +1,14 @@
 "use client";
 
 import { Button } from "antd";
-import type { Arrival } from "@/core/chain";
+import { useMemo } from "react";
+import { whileItPlays, type Arrival } from "@/core/chain";
 import {
   cautionSentence,
   changeWords,
   deviceName,
   LIP_SYNC_WORDS,
+  meanwhileSentences,
   movedWords,
   pictureLossSentence,
   pictureWords,
@@ -48,12 +50,7 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
           ))}
         </section>
       ) : null}
-      {arrival.screenSpeakers ? (
-        <section>
-          <h3>Meanwhile</h3>
-          <p>{screenSpeakersSentence(job, arrival)}</p>
-        </section>
-      ) : null}
+      <Meanwhile arrival={arrival} />
       {held ? (
         <section>
           <h3>Held back at the end</h3>
@@ -73,6 +70,23 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
       {arrival.pictureLosses.length ? <Cures arrival={arrival} changes={changes} what="pictureLifts" /> : null}
     </div>
+  );
+}
+
+/** What the screen's own speakers and the other players do while this row plays. */
+function Meanwhile({ arrival }: { arrival: Arrival }) {
+  const job = useJob((state) => state.job);
+  const board = useJob((state) => state.board);
+  const others = useMemo(() => meanwhileSentences(job, whileItPlays(job, board, arrival)), [job, board, arrival]);
+  if (!arrival.screenSpeakers && others.length === 0) return null;
+  return (
+    <section>
+      <h3>Meanwhile</h3>
+      {arrival.screenSpeakers ? <p>{screenSpeakersSentence(job, arrival)}</p> : null}
+      {others.map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+    </section>
   );
 }
 
