@@ -9,6 +9,7 @@ ensureDependencies();
 ensureBuild();
 if (process.argv.includes("--fresh")) {
   say("resetting the demo database");
+  rmSync(join(dataFolder, "attachments"), { recursive: true, force: true });
   for (const name of ["octachord.sqlite", "octachord.sqlite-wal", "octachord.sqlite-shm"]) rmSync(join(dataFolder, name), { force: true });
 }
 if (!run(process.execPath, ["--import", "tsx", "demo/load.ts"], { env: { OCTACHORD_DATA: dataFolder } }))

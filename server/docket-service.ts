@@ -1,6 +1,9 @@
-import { docketLine, type DocketLine } from "@/core/report";
+import { PHASES, readJobText } from "@/core/job";
+import { DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
-import { findJobs, PAGE_SIZE, type JobQuery } from "./job-repository";
+import { documentText, findDocketRows, PAGE_SIZE, summaryColumns, type JobQuery } from "./job-repository";
+import type { JobRow } from "./models/models";
+import { missingParts } from "./stock-service";
 
 export interface DocketPage {
   readonly jobs: readonly DocketLine[];
@@ -9,8 +12,25 @@ export interface DocketPage {
   readonly pageSize: number;
 }
 
-/** A page of the docket, each job with its worst arrival. */
+/** A page of the docket, each job with its worst arrival, what is due and what holds it up. */
 export async function docketPage(db: Database, query: JobQuery): Promise<DocketPage> {
-  const { jobs, total } = await findJobs(db, query);
-  return { jobs: jobs.map(docketLine), total, page: query.page, pageSize: PAGE_SIZE };
+  const [{ rows, total }, missing] = await Promise.all([findDocketRows(db, query), missingParts(db)]);
+  const jobs = await Promise.all(
+    rows.map(async (row): Promise<DocketLine> => {
+      const { id, name, customer, visitOn, updatedAt } = row;
+      const phase = PHASES.find((one) => one === row.phase) ?? "survey";
+      return { id, name, customer, visitOn, phase, updatedAt, summary: await summaryOf(db, row), missingParts: missing.get(id) ?? 0 };
+    }),
+  );
+  return { jobs, total, page: query.page, pageSize: PAGE_SIZE };
+}
+
+/** The kept summary; one that an older program made, or none, is made anew and kept. Null where the document does not read. */
+async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | null> {
+  if (row.summary !== null && row.summaryVersion === DOCKET_VERSION) return JSON.parse(row.summary) as DocketSummary;
+  const read = readJobText((await documentText(db, row.id)) ?? "");
+  if (!read.ok) return null;
+  const columns = summaryColumns(read.value);
+  await db.transact((transaction) => db.models.jobs.update(columns, { where: { id: row.id }, transaction }));
+  return JSON.parse(columns.summary) as DocketSummary;
 }

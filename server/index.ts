@@ -1,7 +1,12 @@
+export { findPhoto, keepPhoto, type AttachmentRefusal } from "./attachment-store";
 export { openDatabase, type Database } from "./database";
 export { docketPage, type DocketPage } from "./docket-service";
 export { healthOf, type Health } from "./health";
-export { findJob, type StoredJob } from "./job-repository";
-export { binJob, createEmptyJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";
+export { DamagedDocument, findJob, type StoredJob } from "./job-repository";
+export { binJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";
 export { database } from "./open";
-export { dropOwnDevice, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";
+export { keepPreferences, preferences } from "./preferences-service";
+export { damagedJob, type DamagedJob } from "./recovery-service";
+export { changeOwnDevice, dropOwnDevice, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";
+export { addStock, changeStock, dropStock, fitParts, jobParts, stockItems, type FitRefusal, type JobParts } from "./stock-service";
+export { copyJob, importJob, packJob, startJob } from "./transfer-service";

@@ -1,5 +1,7 @@
 import { Op, type Transaction, type WhereOptions } from "sequelize";
-import { readJobText, type Job, type Phase } from "@/core/job";
+import { readJobText, typedWords, type Job, type Phase } from "@/core/job";
+import { DOCKET_VERSION, docketSummary } from "@/core/report";
+import { vanNeeds } from "@/core/stock";
 import type { Database } from "./database";
 import type { JobRow } from "./models/models";
 
@@ -15,6 +17,8 @@ export interface JobQuery {
   readonly q: string;
   readonly phase: Phase | null;
   readonly page: number;
+  /** Jobs in the bin in place of those in the docket. */
+  readonly bin?: boolean;
 }
 
 export const PAGE_SIZE = 50;
@@ -30,25 +34,21 @@ function stored(row: JobRow): StoredJob {
   return { id: row.id, revision: row.revision, updatedAt: row.updatedAt, job: read.value };
 }
 
-/** What the docket's search looks through: every word a person typed that tells one job from another. */
-const searchText = (job: Job): string =>
-  [
-    job.name,
-    job.customer,
-    job.brief.wishes,
-    ...job.devices.flatMap(({ name, maker, note }) => [name, maker, note]),
-    ...job.notes.map(({ text }) => text),
-  ]
-    .join("\n")
-    .toLocaleLowerCase("en");
-
 const columnsOf = (job: Job) => ({
   name: job.name,
   customer: job.customer,
   visitOn: job.visitOn,
   phase: job.phase,
-  searchText: searchText(job),
+  searchText: typedWords(job),
   document: JSON.stringify(job),
+  ...summaryColumns(job),
+});
+
+/** What the docket keeps of a job beside its particulars. */
+export const summaryColumns = (job: Job) => ({
+  summary: JSON.stringify(docketSummary(job)),
+  summaryVersion: DOCKET_VERSION,
+  needs: JSON.stringify(vanNeeds(job)),
 });
 
 export async function findJob(db: Database, id: string, transaction?: Transaction): Promise<StoredJob | null> {
@@ -56,11 +56,11 @@ export async function findJob(db: Database, id: string, transaction?: Transactio
   return row ? stored(row) : null;
 }
 
-/** Jobs by visit day, those without one last. */
-export async function findJobs(db: Database, query: JobQuery): Promise<{ jobs: readonly StoredJob[]; total: number }> {
+/** Rows of the docket by visit day, those without one last; documents are not read. */
+export async function findDocketRows(db: Database, query: JobQuery): Promise<{ rows: readonly JobRow[]; total: number }> {
   const words = query.q.toLocaleLowerCase("en").split(/\s+/).filter(Boolean);
   const where: WhereOptions = {
-    binnedAt: null,
+    binnedAt: query.bin ? { [Op.not]: null } : null,
     ...(query.phase ? { phase: query.phase } : {}),
     [Op.and]: words.map((word) =>
       db.sequelize.literal(`search_text LIKE ${db.sequelize.escape(`%${word.replace(/[\\%_]/g, "\\$&")}%`)} ESCAPE '\\'`),
@@ -68,6 +68,7 @@ export async function findJobs(db: Database, query: JobQuery): Promise<{ jobs: r
   };
   const { rows, count } = await db.models.jobs.findAndCountAll({
     where,
+    attributes: { exclude: ["document", "searchText"] },
     order: [
       [db.sequelize.literal("visit_on IS NULL"), "ASC"],
       ["visitOn", "ASC"],
@@ -77,7 +78,13 @@ export async function findJobs(db: Database, query: JobQuery): Promise<{ jobs: r
     limit: PAGE_SIZE,
     offset: (query.page - 1) * PAGE_SIZE,
   });
-  return { jobs: rows.map(stored), total: count };
+  return { rows, total: count };
+}
+
+/** The text of a stored document, whether it reads or not. */
+export async function documentText(db: Database, id: string): Promise<string | null> {
+  const row = await db.models.jobs.findOne({ where: { id }, attributes: ["document"] });
+  return row?.document ?? null;
 }
 
 export async function insertJob(db: Database, entry: { id: string; job: Job; at: string }, transaction: Transaction): Promise<void> {

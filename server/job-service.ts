@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { z } from "zod";
-import { applyCommand, Command, emptyJob, readJob, type Job, type JobTrouble, type Refusal } from "@/core/job";
+import { applyCommand, Command, readJob, type Job, type JobTrouble, type Refusal } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 import { appendEvent, findJob, insertJob, revisionOfSave, setBinned, updateJob, type StoredJob } from "./job-repository";
@@ -23,7 +23,7 @@ export type SaveRefusal =
 const now = () => new Date().toISOString();
 
 /** Keeps a new job. An import never overwrites: it always comes here. */
-export async function createJob(db: Database, job: Job, origin: "new" | "import"): Promise<StoredJob> {
+export async function createJob(db: Database, job: Job, origin: "new" | "import" | "copy"): Promise<StoredJob> {
   const [id, at] = [randomUUID(), now()];
   await db.transact(async (transaction) => {
     await insertJob(db, { id, job, at }, transaction);
@@ -31,8 +31,6 @@ export async function createJob(db: Database, job: Job, origin: "new" | "import"
   });
   return { id, revision: 1, updatedAt: at, job };
 }
-
-export const createEmptyJob = (db: Database, name: string): Promise<StoredJob> => createJob(db, emptyJob(name), "new");
 
 /** Takes in a save if it was made on the newest revision; otherwise gives back the current job, for the client to replay its edits on. */
 export async function saveJob(db: Database, id: string, request: SaveRequest): Promise<Outcome<StoredJob, SaveRefusal>> {

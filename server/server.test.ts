@@ -8,7 +8,6 @@ import { fromShelfOrThrow } from "@/core/device";
 import { emptyJob, type Command } from "@/core/job";
 import {
   binJob,
-  createEmptyJob,
   createJob,
   docketPage,
   dropOwnDevice,
@@ -21,6 +20,8 @@ import {
   saveJob,
   type Database,
 } from "@/server";
+
+const createEmptyJob = (to: Database, name: string) => createJob(to, emptyJob(name), "new");
 
 let folder: string;
 let db: Database;
@@ -129,7 +130,7 @@ describe("the docket", () => {
   test("shows the worst arrival of each job", async () => {
     await createJob(db, demoJob("flat-4b"), "import");
     const [line] = (await docketPage(db, everything)).jobs;
-    expect(line).toMatchObject({ rows: 4, whole: 0, worst: { arrival: { verdict: "silent" } } });
+    expect(line).toMatchObject({ summary: { rows: 4, whole: 0, worst: { arrival: { verdict: "silent" } } }, missingParts: 0 });
   });
 
   test("finds jobs by every word, in names, customers, devices, wishes and notes", async () => {

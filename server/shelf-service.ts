@@ -30,6 +30,16 @@ export async function keepOwnDevice(db: Database, device: Device): Promise<Outco
   return done({ id, device });
 }
 
+/** Puts a corrected device in the place of one on the shelf; jobs keep the copy they have. Null where there is none. */
+export async function changeOwnDevice(db: Database, id: string, device: Device): Promise<Outcome<OwnDevice, Breach> | null> {
+  const [breach] = breachesOf({ ...emptyJob("shelf"), devices: [device] });
+  if (breach) return refused(breach);
+  const [changed] = await db.transact((transaction) =>
+    db.models.shelfDevices.update({ name: device.name, device: JSON.stringify(device) }, { where: { id }, transaction }),
+  );
+  return changed > 0 ? done({ id, device }) : null;
+}
+
 /** Takes one off the shelf; jobs that use it keep their own copy. False where there is none. */
 export async function dropOwnDevice(db: Database, id: string): Promise<boolean> {
   return (await db.transact((transaction) => db.models.shelfDevices.destroy({ where: { id }, transaction }))) > 0;

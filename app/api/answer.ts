@@ -27,21 +27,24 @@ class BodyTrouble extends Error {
   }
 }
 
-/** The text of a request's body, refused beyond the size of a job file without reading on. */
-export async function bodyText(request: Request): Promise<string> {
+/** The bytes of a request's body, refused beyond a limit without reading on. */
+export async function bodyBytes(request: Request, limit: number = MAX_JOB_BYTES): Promise<Uint8Array> {
   const tooLarge = (bytes: number) =>
-    new BodyTrouble({ status: 413, title: "Too large", detail: troubleSentence({ code: "too-large", bytes, limit: MAX_JOB_BYTES }) });
+    new BodyTrouble({ status: 413, title: "Too large", detail: troubleSentence({ code: "too-large", bytes, limit }) });
   const announced = Number(request.headers.get("content-length") ?? 0);
-  if (announced > MAX_JOB_BYTES) throw tooLarge(announced);
+  if (announced > limit) throw tooLarge(announced);
   const chunks: Uint8Array[] = [];
   let bytes = 0;
   for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
     bytes += chunk.length;
-    if (bytes > MAX_JOB_BYTES) throw tooLarge(bytes);
+    if (bytes > limit) throw tooLarge(bytes);
     chunks.push(chunk);
   }
-  return Buffer.concat(chunks).toString("utf8");
+  return new Uint8Array(Buffer.concat(chunks));
 }
+
+/** The text of a request's body. */
+export const bodyText = async (request: Request): Promise<string> => Buffer.from(await bodyBytes(request)).toString("utf8");
 
 /** A request's JSON body in the shape that a schema asks for. */
 export async function bodyAs<Schema extends z.ZodType>(request: Request, schema: Schema): Promise<z.infer<Schema>> {

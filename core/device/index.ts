@@ -8,6 +8,7 @@ export {
   Port,
   ROLES,
   Slug,
+  Source,
   SUPPLIES,
   VOLUMES,
   type Condition,
@@ -18,7 +19,6 @@ export {
   type Setting,
   type SoundDescriptor,
   type SoundRoute,
-  type Source,
   type Supply,
 } from "./device";
 export { deviceFromParts, DeviceParts } from "./device-from-parts";

@@ -5,6 +5,7 @@ import {
   changeDevice,
   editDevice,
   editPort,
+  editSource,
   removeDevice,
   renameDevice,
   setContents,
@@ -49,6 +50,8 @@ function applySingle(job: Job, command: SingleCommand): Result {
       return changeDevice(job, command.device, (device) => editDevice(job, device, command));
     case "edit-port":
       return changeDevice(job, command.device, (device) => editPort(device, command));
+    case "edit-source":
+      return changeDevice(job, command.device, (device) => editSource(device, command));
     case "set-setting":
       return changeDevice(job, command.device, (device) => setSetting(device, command));
     case "set-speakers":

@@ -108,3 +108,11 @@ export function editPort(device: Device, command: Edit<"edit-port">): DeviceChan
   const ports = device.ports.map((row) => (row === port ? read.data : row));
   return done({ device: { ...device, ports }, inverse: { ...command, fields: fieldsOf(port, given) } });
 }
+
+export function editSource(device: Device, command: Edit<"edit-source">): DeviceChange {
+  const source = device.sources.find(({ id }) => id === command.source);
+  if (!source) return refused({ code: "no-such-source", device: device.id, source: command.source });
+  const given = withoutUndefined(command.fields);
+  const sources = device.sources.map((row) => (row === source ? { ...row, ...given } : row));
+  return done({ device: { ...device, sources }, inverse: { ...command, fields: fieldsOf(source, given) } });
+}

@@ -7,6 +7,9 @@ export type AttachmentType = (typeof ATTACHMENT_TYPES)[number];
 /** Photos beyond this are refused. */
 export const MAX_ATTACHMENT_BYTES = 8 * 1024 * 1024;
 
+/** A job packed with its photos may be this large. */
+export const MAX_PACKED_BYTES = 120 * 1024 * 1024;
+
 /** A photo that belongs to a job. The document names it; the picture itself lies in the data folder. */
 export const Attachment = z.strictObject({
   id: z.uuid(),

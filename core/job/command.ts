@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { BED_IDS, SETTING_KEYS } from "@/core/facts";
-import { Content, Device, HdmiPort, Slug } from "@/core/device";
+import { Content, Device, HdmiPort, Slug, Source } from "@/core/device";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
 import { Cable, Job, Snapshot } from "./job";
@@ -77,6 +77,12 @@ export const SingleCommand = z.discriminatedUnion("kind", [
   }),
   z.strictObject({ kind: z.literal("set-speakers"), device: Slug, bed: z.enum(BED_IDS), heights: z.number() }),
   z.strictObject({ kind: z.literal("set-contents"), device: Slug, source: Slug, contents: z.array(Content) }),
+  z.strictObject({
+    kind: z.literal("edit-source"),
+    device: Slug,
+    source: Slug,
+    fields: z.strictObject({ name: Source.shape.name, failsOver: Source.shape.failsOver.unwrap() }).partial(),
+  }),
   z.strictObject({ kind: z.literal("plug"), cable: Cable, at }),
   z.strictObject({ kind: z.literal("unplug"), cable: Slug }),
   z.strictObject({ kind: z.literal("edit-cable"), cable: Slug, fields: cableFields.partial() }),

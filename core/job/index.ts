@@ -1,6 +1,6 @@
 export { applyCommand } from "./apply-command";
 export type { Applied } from "./applied";
-export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES } from "./attachment";
+export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";
 export { PURCHASE_KINDS, type Brief, type PurchaseKind, type Run } from "./brief";
 export { Command, type SingleCommand } from "./command";
@@ -22,5 +22,7 @@ export {
 export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace, MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";
 export type { Refusal } from "./refusal";
+export { salvageJob, type Salvaged } from "./salvage";
+export { typedWords } from "./typed-words";
 export { runBetween, whyNotLay } from "./run";
 export { whyNotPlug } from "./why-not-plug";

@@ -1,7 +1,25 @@
-import { arrivalsOf, compareArrivals, type Arrival } from "@/core/chain";
+import { compareArrivals, solve, type Arrival } from "@/core/chain";
 import type { Job, Phase } from "@/core/job";
+import { nextAct, openQuestions, type NextAct } from "@/core/survey";
+import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
-/** One line of the day book: what the docket tells of a job. */
+/** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made anew. */
+export const DOCKET_VERSION = 1;
+
+/** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
+export interface DocketSummary {
+  readonly rows: number;
+  readonly whole: number;
+  /** Questions of the survey that a verdict waits for. */
+  readonly waiting: number;
+  /** Rows whose verdict is not known. */
+  readonly unknown: number;
+  readonly next: NextAct;
+  /** The row that fares worst, with its words; null while the job has none. */
+  readonly worst: { readonly arrival: Arrival; readonly spoken: string; readonly flag: string | null } | null;
+}
+
+/** One line of the day book. */
 export interface DocketLine {
   readonly id: string;
   readonly name: string;
@@ -9,25 +27,30 @@ export interface DocketLine {
   readonly visitOn: string | null;
   readonly phase: Phase;
   readonly updatedAt: string;
-  readonly rows: number;
-  readonly whole: number;
-  /** The row that fares worst, with what is needed to name its parts; null while the job has none. */
-  readonly worst: { readonly arrival: Arrival; readonly job: Pick<Job, "devices" | "cables"> } | null;
+  /** Null where the stored document no longer reads. */
+  readonly summary: DocketSummary | null;
+  /** Parts the job wants from the van and that the van does not have. */
+  readonly missingParts: number;
 }
 
-/** Computes the line from the document as it stands. */
-export function docketLine({ id, job, updatedAt }: { id: string; job: Job; updatedAt: string }): DocketLine {
-  const arrivals = arrivalsOf(job);
-  const worst = [...arrivals].sort(compareArrivals)[0];
+/** Computes the summary from the document as it stands. */
+export function docketSummary(job: Job): DocketSummary {
+  const { rows } = solve(job, "planned");
+  const questions = openQuestions(job, rows);
+  const worst = [...rows].sort(compareArrivals)[0];
+  const loss = worst?.losses.find(({ scope }) => scope === "path");
   return {
-    id,
-    name: job.name,
-    customer: job.customer,
-    visitOn: job.visitOn,
-    phase: job.phase,
-    updatedAt,
-    rows: arrivals.length,
-    whole: arrivals.filter(({ verdict }) => verdict === "full").length,
-    worst: worst ? { arrival: worst, job: { devices: job.devices, cables: job.cables } } : null,
+    rows: rows.length,
+    whole: rows.filter(({ verdict }) => verdict === "full").length,
+    waiting: questions.filter((question) => question.rows.length > 0).length,
+    unknown: rows.filter(({ verdict }) => verdict === "unknown").length,
+    next: nextAct(job, rows, questions),
+    worst: worst
+      ? {
+          arrival: worst,
+          spoken: arrivalSentence(job, worst),
+          flag: loss ? `${deviceName(job, worst.player)}, ${rowWords(worst)}: ${reasonFlag(job, loss.reason)}` : null,
+        }
+      : null,
   };
 }

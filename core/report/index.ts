@@ -1,3 +1,3 @@
 export { changesReport } from "./changes-report";
 export { arrivalsReport, type ArrivalsReport } from "./arrivals-report";
-export { docketLine, type DocketLine } from "./docket-line";
+export { DOCKET_VERSION, docketSummary, type DocketLine, type DocketSummary } from "./docket-line";

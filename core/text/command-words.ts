@@ -27,6 +27,8 @@ function singleWords(job: Job, command: SingleCommand): string {
       return "changed the rooms";
     case "edit-device":
       return `corrected ${deviceName(job, command.device)}`;
+    case "edit-source":
+      return `corrected what ${deviceName(job, command.device)} plays from`;
     case "edit-port":
       return `corrected ${socketName(job, command)}`;
     case "arrange":

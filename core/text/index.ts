@@ -2,6 +2,9 @@ export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-s
 export { cautionFlag, cautionSentence, volumeSentence } from "./caution-words";
 export { edidWords } from "./edid-words";
 export { leadsWords, passesWords } from "./device-words";
+export { cableMark, endTag } from "./cable-words";
+export { listedDifferenceWords, nextActWords, questionWords, tableTroubleSentence } from "./survey-words";
+export { stockName } from "./stock-words";
 export { changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
 export {

@@ -4,9 +4,10 @@ import { QueryTypes, type Sequelize } from "sequelize";
 import { SequelizeStorage, Umzug } from "umzug";
 import { createJobs } from "./001-create-jobs";
 import { createShelfDevices } from "./002-create-shelf-devices";
+import { createStock } from "./003-create-stock";
 
 /** Append-only: a landed migration is never edited, it gets a successor. */
-const MIGRATIONS = [createJobs, createShelfDevices];
+const MIGRATIONS = [createJobs, createShelfDevices, createStock];
 
 /** Brings the tables to this program's version. Before anything changes in a database that is in use, a copy goes to `backups/`. */
 export async function migrate(sequelize: Sequelize, folder: string): Promise<void> {

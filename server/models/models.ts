@@ -13,6 +13,11 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare createdAt: string;
   declare updatedAt: string;
   declare binnedAt: string | null;
+  /** What the docket shows of it, made by `summaryVersion` of the program; null: to be made. */
+  declare summary: string | null;
+  declare summaryVersion: number | null;
+  /** The parts it takes from the van. */
+  declare needs: string | null;
 }
 
 /** One save of a job: what was done, at which revision. */
@@ -33,10 +38,35 @@ export class ShelfDeviceRow extends Model<InferAttributes<ShelfDeviceRow>, Infer
   declare createdAt: string;
 }
 
+/** A line of the van's list. */
+export class StockItemRow extends Model<InferAttributes<StockItemRow>, InferCreationAttributes<StockItemRow>> {
+  declare id: string;
+  declare fields: string;
+  declare createdAt: string;
+}
+
+/** One of the firm's settings. */
+export class PreferenceRow extends Model<InferAttributes<PreferenceRow>, InferCreationAttributes<PreferenceRow>> {
+  declare key: string;
+  declare value: string;
+}
+
+/** A photo whose bytes lie in the data folder. */
+export class AttachmentRow extends Model<InferAttributes<AttachmentRow>, InferCreationAttributes<AttachmentRow>> {
+  declare id: string;
+  declare jobId: string;
+  declare type: string;
+  declare bytes: number;
+  declare createdAt: string;
+}
+
 export interface Models {
   readonly jobs: typeof JobRow;
   readonly jobEvents: typeof JobEventRow;
   readonly shelfDevices: typeof ShelfDeviceRow;
+  readonly stockItems: typeof StockItemRow;
+  readonly preferences: typeof PreferenceRow;
+  readonly attachments: typeof AttachmentRow;
 }
 
 // A fresh object for each column: Sequelize writes the column's own name into it.
@@ -60,6 +90,9 @@ export function defineModels(sequelize: Sequelize): Models {
       createdAt: text(),
       updatedAt: text(),
       binnedAt: textOrNull(),
+      summary: textOrNull(),
+      summaryVersion: { type: DataTypes.INTEGER, allowNull: true },
+      needs: textOrNull(),
     },
     { ...options, tableName: "jobs", modelName: "job" },
   );
@@ -80,5 +113,33 @@ export function defineModels(sequelize: Sequelize): Models {
     { id: { type: DataTypes.UUID, primaryKey: true }, name: text(), device: text(), createdAt: text() },
     { ...options, tableName: "shelf_devices", modelName: "shelfDevice" },
   );
-  return { jobs: Jobs, jobEvents: JobEvents, shelfDevices: ShelfDevices };
+  class StockItems extends StockItemRow {}
+  StockItems.init(
+    { id: { type: DataTypes.UUID, primaryKey: true }, fields: text(), createdAt: text() },
+    { ...options, tableName: "stock_items", modelName: "stockItem" },
+  );
+  class Preferences extends PreferenceRow {}
+  Preferences.init(
+    { key: { type: DataTypes.TEXT, primaryKey: true }, value: text() },
+    { ...options, tableName: "preferences", modelName: "preference" },
+  );
+  class Attachments extends AttachmentRow {}
+  Attachments.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      jobId: { type: DataTypes.UUID, allowNull: false },
+      type: text(),
+      bytes: { type: DataTypes.INTEGER, allowNull: false },
+      createdAt: text(),
+    },
+    { ...options, tableName: "attachments", modelName: "attachment" },
+  );
+  return {
+    stockItems: StockItems,
+    preferences: Preferences,
+    attachments: Attachments,
+    jobs: Jobs,
+    jobEvents: JobEvents,
+    shelfDevices: ShelfDevices,
+  };
 }

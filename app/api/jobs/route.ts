@@ -1,25 +1,37 @@
 import { z } from "zod";
 import { PHASES } from "@/core/job";
-import { createEmptyJob, database, docketPage } from "@/server";
+import { copyJob, database, docketPage, startJob } from "@/server";
 import { answer, bodyAs } from "../answer";
-import { problem } from "../problem";
+import { noSuchJob, problem } from "../problem";
 
 const Query = z.object({
   q: z.string().max(200).default(""),
   phase: z.enum(PHASES).nullable().default(null),
+  bin: z.enum(["0", "1"]).default("0"),
   page: z.coerce.number().int().min(1).max(100_000).default(1),
 });
 
 export const GET = answer(async (request) => {
   const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!query.success) return problem({ status: 400, title: "Not understood", detail: z.prettifyError(query.error) });
-  return Response.json(await docketPage(await database(), query.data));
+  return Response.json(await docketPage(await database(), { ...query.data, bin: query.data.bin === "1" }));
 });
 
-const NewJob = z.strictObject({ name: z.string().trim().min(1).max(300) });
+const name = z.string().trim().min(1).max(300);
+const NewJob = z.union([
+  z.strictObject({ name, template: z.string().max(64).nullable().default(null) }),
+  z.strictObject({ name, copyOf: z.uuid() }),
+]);
 
+/** A new job: with nothing in it, from a template, or as a copy of another. */
 export const POST = answer(async (request) => {
-  const { name } = await bodyAs(request, NewJob);
-  const { id, revision } = await createEmptyJob(await database(), name);
+  const wanted = await bodyAs(request, NewJob);
+  const db = await database();
+  const made = "copyOf" in wanted ? await copyJob(db, wanted.copyOf, wanted.name) : await startJob(db, wanted.name, wanted.template);
+  if (!made)
+    return "copyOf" in wanted
+      ? noSuchJob()
+      : problem({ status: 404, title: "No such template", detail: "There is no template by that name." });
+  const { id, revision } = made;
   return Response.json({ id, revision }, { status: 201, headers: { Location: `/api/jobs/${id}` } });
 });

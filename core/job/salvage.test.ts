@@ -1,0 +1,67 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { attachmentTypeOf, readJob, salvageJob, typedWords } from "@/core/job";
+
+describe("saving what reads of a broken document", () => {
+  test("leaves out the one device that is broken and the cables in it, and names the places", () => {
+    const job = structuredClone(demoJob("sail-loft")) as unknown as { devices: Record<string, unknown>[] };
+    const at = job.devices.findIndex(({ id }) => id === "console");
+    job.devices[at] = { ...job.devices[at], role: "toaster" };
+    const saved = salvageJob(job);
+    if (!saved.ok) throw new Error("not saved");
+    expect(saved.value.job.devices.map(({ id }) => id)).not.toContain("console");
+    expect(saved.value.job.cables.every(({ from, to }) => from.device !== "console" && to.device !== "console")).toBe(true);
+    expect(saved.value.leftOut[0]).toBe(`devices[${at}]`);
+    expect(JSON.stringify(job.devices[at])).toContain("toaster");
+  });
+
+  test("whatever single value of a document is spoiled, what comes out is sound or it is refused", () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...demoJobNames()), fc.nat(), fc.jsonValue(), (name, which, value) => {
+        const raw = structuredClone(demoJob(name)) as unknown as Record<string, unknown>;
+        spoil(raw, which, value);
+        const saved = salvageJob(raw);
+        if (saved.ok) expect(readJob(saved.value.job).ok).toBe(true);
+      }),
+      { numRuns: 150, seed: 41 },
+    );
+  });
+
+  test("anything else is refused, never guessed", () => {
+    for (const raw of [null, 7, [], { format: "other" }, { format: "octachord-job", version: 99 }]) expect(salvageJob(raw).ok).toBe(false);
+  });
+});
+
+/** Puts a value in the place of some part of a document, chosen by a number. */
+function spoil(raw: Record<string, unknown>, which: number, value: unknown): void {
+  const places: [Record<string, unknown>, string][] = [];
+  const visit = (holder: Record<string, unknown>) =>
+    Object.keys(holder).forEach((key) => {
+      places.push([holder, key]);
+      const inner = holder[key];
+      if (typeof inner === "object" && inner !== null) visit(inner as Record<string, unknown>);
+    });
+  visit(raw);
+  const [holder, key] = places[which % places.length] ?? [];
+  if (holder && key) holder[key] = value;
+}
+
+test("a picture is known by its bytes, whatever it is called", () => {
+  expect(attachmentTypeOf(new Uint8Array([0xff, 0xd8, 0xff, 0xe0]))).toBe("image/jpeg");
+  expect(attachmentTypeOf(new TextEncoder().encode("RIFF\0\0\0\0WEBPVP8 "))).toBe("image/webp");
+  expect(attachmentTypeOf(new TextEncoder().encode("RIFF\0\0\0\0AVI "))).toBeNull();
+  expect(attachmentTypeOf(new TextEncoder().encode("<svg onload=alert(1)>"))).toBeNull();
+  expect(attachmentTypeOf(new Uint8Array())).toBeNull();
+});
+
+test("a search finds what was typed anywhere: rooms, prints, labels, the household", () => {
+  const job = demoJob("sail-loft");
+  const words = typedWords({
+    ...job,
+    rooms: [{ id: "r", name: "Net Store", seats: 2 }],
+    brief: { ...job.brief, household: "Grandmother" },
+    cables: job.cables.map((cable) => ({ ...cable, label: "Kabel 7", tags: { from: "", to: "Behind the mast" } })),
+  });
+  for (const word of ["net store", "grandmother", "kabel 7", "behind the mast", "hdmi 3 earc"]) expect(words).toContain(word);
+});

@@ -1,0 +1,28 @@
+import type { Job } from "./job";
+
+/** Everything that a person typed anywhere in a job, in small letters: what a search of the docket looks through. */
+export function typedWords(job: Job): string {
+  const { brief } = job;
+  return [
+    job.name,
+    job.customer,
+    job.visitOn ?? "",
+    brief.wishes,
+    brief.household,
+    ...job.rooms.map(({ name }) => name),
+    ...job.devices.flatMap(({ name, maker, note, ports, sources }) => [
+      name,
+      maker,
+      note,
+      ...ports.map(({ label }) => label),
+      ...sources.map((source) => source.name),
+    ]),
+    ...job.cables.flatMap(({ label, tags }) => [label, tags.from, tags.to]),
+    ...job.notes.map(({ text }) => text),
+    ...job.snapshots.map(({ name }) => name),
+    ...job.attachments.map(({ name }) => name),
+  ]
+    .filter(Boolean)
+    .join("\n")
+    .toLocaleLowerCase("en");
+}

@@ -1,0 +1,40 @@
+import { z } from "zod";
+import { CONTENT_CATALOGUE } from "@/core/device";
+
+export const UNIT_SYSTEMS = ["metric", "imperial"] as const;
+
+/** What a firm sets once for all its jobs. */
+export const Preferences = z.strictObject({
+  units: z.enum(UNIT_SYSTEMS).default("metric"),
+  /** Printed on maps and sheets. */
+  firm: z
+    .strictObject({
+      name: z.string().max(120).default(""),
+      address: z.string().max(300).default(""),
+      phone: z.string().max(60).default(""),
+    })
+    .prefault({}),
+  /** Written after amounts; a person's own letters. */
+  currency: z.string().trim().max(8).default(""),
+  /** What a new player of a kind is taken to play, by source kind, in place of the archetype's own; empty: the archetype's. */
+  contents: z
+    .strictObject({
+      media: z.array(z.string().max(64)).max(24).default([]),
+      app: z.array(z.string().max(64)).max(24).default([]),
+      tuner: z.array(z.string().max(64)).max(24).default([]),
+    })
+    .prefault({})
+    .refine(
+      (sets) =>
+        Object.values(sets)
+          .flat()
+          .every((id) => CONTENT_CATALOGUE.some((content) => content.id === id)),
+      {
+        error: "only contents of the catalogue",
+      },
+    ),
+});
+export type Preferences = z.infer<typeof Preferences>;
+
+/** The settings of a firm that has set nothing. */
+export const defaultPreferences = (): Preferences => Preferences.parse({});

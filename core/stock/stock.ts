@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { CABLE_CLASS_IDS } from "@/core/facts";
+import type { Job } from "@/core/job";
+
+/** What lies in the van: a cable of a class and length, a box or device of the shelf, or anything else by its name. */
+export const StockWhat = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("cable"), class: z.enum(CABLE_CLASS_IDS), lengthM: z.number().positive().max(1000) }),
+  z.strictObject({ kind: z.literal("device"), archetype: z.string().min(1).max(64) }),
+  z.strictObject({ kind: z.literal("spare"), name: z.string().trim().min(1).max(120) }),
+]);
+export type StockWhat = z.infer<typeof StockWhat>;
+
+/** A line of the van's list. */
+export const StockFields = z.strictObject({
+  what: StockWhat,
+  count: z.number().int().min(0).max(9999),
+  /** Below this it is on the list to restock. */
+  minimum: z.number().int().min(0).max(9999).default(0),
+  /** What one costs the customer, in the currency of the settings; null: not priced. */
+  price: z.number().min(0).max(1_000_000).nullable().default(null),
+});
+export type StockFields = z.infer<typeof StockFields>;
+export type StockItem = StockFields & { readonly id: string };
+
+/** A part that a job takes from the van. */
+export interface VanNeed {
+  readonly what: Exclude<StockWhat, { kind: "spare" }>;
+  /** The cable or device of the job that it is for. */
+  readonly part: { readonly kind: "cable" | "device"; readonly id: string };
+}
+
+/** Every part of a job that its plan takes from the van. A device without an archetype cannot be told from another and is left out. */
+export const vanNeeds = (job: Job): readonly VanNeed[] => [
+  ...job.cables.flatMap((cable): VanNeed[] =>
+    cable.supply === "van"
+      ? [{ what: { kind: "cable", class: cable.class, lengthM: cable.lengthM }, part: { kind: "cable", id: cable.id } }]
+      : [],
+  ),
+  ...job.devices.flatMap(({ id, archetype, supply }): VanNeed[] =>
+    supply === "van" && archetype ? [{ what: { kind: "device", archetype }, part: { kind: "device", id } }] : [],
+  ),
+];

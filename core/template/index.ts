@@ -1,0 +1,1 @@
+export { jobFromTemplate, TEMPLATES } from "./templates";

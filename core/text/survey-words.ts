@@ -1,0 +1,80 @@
+import { findArchetype } from "@/core/device";
+import type { Job } from "@/core/job";
+import { unreachable } from "@/core/outcome";
+import type { ListedDifference, NextAct, SurveyFact, TableTrouble } from "@/core/survey";
+import { deviceName, listed, plural, roomName, socketName } from "./names";
+import { unknownWords } from "./reason-words";
+import { codingName, descriptorWords } from "./sound-words";
+
+/** A question for the visit: "how “eARC” is set at Television". */
+export function questionWords(job: Job, fact: SurveyFact): string {
+  switch (fact.fact) {
+    case "socket-rate":
+      return `up to which rate ${socketName(job, fact)} goes`;
+    case "socket-hdcp":
+      return `which HDCP ${socketName(job, fact)} has`;
+    case "sound-delay":
+      return `how long ${deviceName(job, fact.device)} takes to sound`;
+    case "picture-delay":
+      return `how long ${deviceName(job, fact.device)} takes to show`;
+    case "volume":
+      return `what moves the volume of ${deviceName(job, fact.device)}`;
+    case "run-length":
+      return `how long a cable between ${listed(fact.rooms.map((room) => roomName(job, room)))} must be`;
+    default:
+      return unknownWords(job, fact);
+  }
+}
+
+/** Why a line of a pasted table was not understood, and what would be. */
+export function tableTroubleSentence(trouble: TableTrouble): string {
+  const near = "near" in trouble && trouble.near.length ? ` For instance: ${trouble.near.map((id) => nearWords(id)).join("; ")}.` : "";
+  switch (trouble.code) {
+    case "no-kind-column":
+      return "The first line must head the columns, one of them “kind”; “name”, “maker”, “room” and “note” may stand beside it.";
+    case "no-kind":
+      return "The kind of device is missing.";
+    case "unknown-kind":
+      return `Nothing on the shelf answers to “${trouble.kind}”.${near}`;
+    case "several-kinds":
+      return `Several kinds on the shelf answer to “${trouble.kind}”; name one.${near}`;
+    case "too-long":
+      return `“${trouble.column}” takes at most ${trouble.limit} characters.`;
+    default:
+      return unreachable(trouble);
+  }
+}
+
+const nearWords = (id: string): string => `${id} (${findArchetype(id)?.name ?? id})`;
+
+/** One coding that a read EDID has otherwise: "Dolby Digital Plus: the EDID lists 5.1, the job has nothing". */
+export function listedDifferenceWords({ coding, read, known }: ListedDifference): string {
+  const words = (row: ListedDifference["read"]) => (row ? descriptorWords(row) : "nothing");
+  return `${codingName(coding)}: the EDID lists ${words(read)}, the job had ${words(known)}`;
+}
+
+/** What is due next, as the docket says it. */
+export function nextActWords(next: NextAct): string {
+  switch (next.act) {
+    case "note-gear":
+      return "note the gear";
+    case "find-out":
+      return `find out ${plural(next.questions, "fact")}`;
+    case "lift":
+      return `${plural(next.rows, "row")} not whole: see what lifts ${next.rows === 1 ? "it" : "them"}`;
+    case "agree-day":
+      return "agree a day for the visit";
+    case "design":
+      return "move on to the design";
+    case "visit":
+      return "ready for the visit";
+    case "note-left":
+      return `note ${plural(next.settings, "setting")} as left`;
+    case "hand-over":
+      return "hand over";
+    case "nothing":
+      return "handed over";
+    default:
+      return unreachable(next);
+  }
+}

@@ -1,0 +1,104 @@
+import { randomUUID } from "node:crypto";
+import { Op, type Transaction } from "sequelize";
+import { applyCommand, type Command, type Job, type SingleCommand } from "@/core/job";
+import { done, refused, type Outcome } from "@/core/outcome";
+import { reserve, StockFields, vanNeeds, type Reservation, type StockItem, type VanNeed } from "@/core/stock";
+import type { Database } from "./database";
+import { appendEvent, findJob, updateJob } from "./job-repository";
+
+/** The van's list in the order it was written. */
+export async function stockItems(db: Database, transaction?: Transaction): Promise<readonly StockItem[]> {
+  const rows = await db.models.stockItems.findAll({ order: [["createdAt", "ASC"]], ...(transaction ? { transaction } : {}) });
+  return rows.map(({ id, fields }) => ({ id, ...StockFields.parse(JSON.parse(fields)) }));
+}
+
+export async function addStock(db: Database, fields: StockFields): Promise<StockItem> {
+  const id = randomUUID();
+  await db.transact((transaction) =>
+    db.models.stockItems.create({ id, fields: JSON.stringify(fields), createdAt: new Date().toISOString() }, { transaction }),
+  );
+  return { id, ...fields };
+}
+
+/** False where there is no such line. */
+export async function changeStock(db: Database, id: string, fields: StockFields): Promise<boolean> {
+  const [changed] = await db.transact((transaction) =>
+    db.models.stockItems.update({ fields: JSON.stringify(fields) }, { where: { id }, transaction }),
+  );
+  return changed > 0;
+}
+
+export async function dropStock(db: Database, id: string): Promise<boolean> {
+  return (await db.transact((transaction) => db.models.stockItems.destroy({ where: { id }, transaction }))) > 0;
+}
+
+/** A job that wants parts from the van, and what was set aside for it. */
+export interface JobParts extends Reservation {
+  readonly id: string;
+  readonly name: string;
+  readonly visitOn: string | null;
+}
+
+/** What the van holds for whom: jobs that are not handed over yet, the next visit first. */
+export async function jobParts(db: Database, transaction?: Transaction): Promise<readonly JobParts[]> {
+  const rows = await db.models.jobs.findAll({
+    where: { binnedAt: null, phase: { [Op.not]: "handover" }, needs: { [Op.notIn]: ["[]"] } },
+    attributes: ["id", "name", "visitOn", "needs"],
+    order: [
+      [db.sequelize.literal("visit_on IS NULL"), "ASC"],
+      ["visitOn", "ASC"],
+      ["id", "ASC"],
+    ],
+    ...(transaction ? { transaction } : {}),
+  });
+  // The column is written from `vanNeeds` alone, so what it holds is such a list.
+  const needs = rows.map((row) => JSON.parse(row.needs ?? "[]") as VanNeed[]);
+  const reservations = reserve(await stockItems(db, transaction), needs);
+  return rows.map(({ id, name, visitOn }, index) => ({ id, name, visitOn, ...(reservations[index] ?? { reserved: [], missing: [] }) }));
+}
+
+/** How many parts each job wants that the van does not have. */
+export async function missingParts(db: Database): Promise<ReadonlyMap<string, number>> {
+  return new Map((await jobParts(db)).map(({ id, missing }) => [id, missing.length]));
+}
+
+export type FitRefusal = { readonly code: "no-such-job" } | { readonly code: "missing"; readonly needs: readonly VanNeed[] };
+
+/** The parts of a job were fitted: they leave the van's list, and in the job they are there from now on. All of it or nothing. */
+export async function fitParts(
+  db: Database,
+  id: string,
+): Promise<Outcome<{ readonly revision: number; readonly fitted: number }, FitRefusal>> {
+  return db.transact(async (transaction) => {
+    const current = await findJob(db, id, transaction);
+    const parts = (await jobParts(db, transaction)).find((one) => one.id === id);
+    if (!current) return refused({ code: "no-such-job" });
+    if (!parts) return done({ revision: current.revision, fitted: 0 });
+    if (parts.missing.length) return refused({ code: "missing", needs: parts.missing });
+    const items = await stockItems(db, transaction);
+    for (const { id: item, ...fields } of items) {
+      const taken = parts.reserved.filter((one) => one.item === item).length;
+      if (taken)
+        await db.models.stockItems.update(
+          { fields: JSON.stringify({ ...fields, count: fields.count - taken }) },
+          { where: { id: item }, transaction },
+        );
+    }
+    const command = fittedCommand(current.job);
+    const applied = applyCommand(current.job, command);
+    if (!applied.ok) throw new Error(`parts of ${id} could not be marked as fitted: ${JSON.stringify(applied.refusal)}`);
+    const [revision, at] = [current.revision + 1, new Date().toISOString()];
+    await updateJob(db, { id, job: applied.value.job, revision, at }, transaction);
+    await appendEvent(db, { jobId: id, revision, saveId: randomUUID(), at, event: { kind: "commands", commands: [command] } }, transaction);
+    return done({ revision, fitted: parts.reserved.length });
+  });
+}
+
+const fittedCommand = (job: Job): Command => ({
+  kind: "batch",
+  commands: vanNeeds(job).map(({ part }): SingleCommand =>
+    part.kind === "cable"
+      ? { kind: "edit-cable", cable: part.id, fields: { supply: "there" } }
+      : { kind: "edit-device", device: part.id, fields: { supply: "there" } },
+  ),
+});
