@@ -3,6 +3,8 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { isThemeName, THEME_COOKIE, ThemeProvider } from "@/ui/theme";
+import { database, preferences } from "@/server";
+import { PreferencesProvider } from "@/ui/preferences";
 import "@/ui/theme/tokens.css";
 
 export const metadata: Metadata = {
@@ -17,7 +19,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" data-theme={theme}>
       <body>
         <AntdRegistry>
-          <ThemeProvider initial={theme}>{children}</ThemeProvider>
+          <ThemeProvider initial={theme}>
+            <PreferencesProvider initial={await preferences(await database())}>{children}</PreferencesProvider>
+          </ThemeProvider>
         </AntdRegistry>
       </body>
     </html>

@@ -12,7 +12,7 @@ export default async function Page({ searchParams }: Props) {
   const params = await searchParams;
   const q = typeof params.q === "string" ? params.q.slice(0, 200) : "";
   const phase = PHASES.find((name) => name === params.phase) ?? null;
-  const number = Number(params.page);
-  const page = await docketPage(await database(), { q, phase, page: Number.isInteger(number) && number > 0 ? number : 1 });
-  return <DocketPlace docket={page} q={q} phase={phase} />;
+  const bin = params.bin === "1";
+  const docket = await docketPage(await database(), { q, phase, bin, page: 1 });
+  return <DocketPlace docket={docket} q={q} phase={phase} bin={bin} />;
 }

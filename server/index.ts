@@ -7,6 +7,6 @@ export { binJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal }
 export { database } from "./open";
 export { keepPreferences, preferences } from "./preferences-service";
 export { damagedJob, type DamagedJob } from "./recovery-service";
-export { changeOwnDevice, dropOwnDevice, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";
+export { changeOwnDevice, dropOwnDevice, importOwnDevices, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";
 export { addStock, changeStock, dropStock, fitParts, jobParts, stockItems, type FitRefusal, type JobParts } from "./stock-service";
 export { copyJob, importJob, packJob, startJob } from "./transfer-service";

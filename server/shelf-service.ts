@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { Device } from "@/core/device";
-import { breachesOf, emptyJob, type Breach } from "@/core/job";
+import { breachesOf, emptyJob, readShelfFile, type Breach, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 
@@ -28,6 +28,16 @@ export async function keepOwnDevice(db: Database, device: Device): Promise<Outco
     ),
   );
   return done({ id, device });
+}
+
+/** Keeps every device of a shelf file, or none. */
+export async function importOwnDevices(db: Database, text: string): Promise<Outcome<number, readonly JobTrouble[]>> {
+  const read = readShelfFile(text);
+  if (!read.ok) return read;
+  const createdAt = new Date().toISOString();
+  const rows = read.value.map((device) => ({ id: randomUUID(), name: device.name, device: JSON.stringify(device), createdAt }));
+  await db.transact((transaction) => db.models.shelfDevices.bulkCreate(rows, { transaction }));
+  return done(rows.length);
 }
 
 /** Puts a corrected device in the place of one on the shelf; jobs keep the copy they have. Null where there is none. */

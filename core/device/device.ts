@@ -245,6 +245,13 @@ export const Device = z.strictObject({
   /** The room or place of a room where it stands; null: not noted. */
   room: Slug.nullable().default(null),
   supply: z.enum(SUPPLIES).default("there"),
+  /** The EDID that was read from it, as hexadecimal digits; null where none was. */
+  edid: z
+    .string()
+    .regex(/^([0-9a-f]{2})+$/, "pairs of hexadecimal digits")
+    .max(65_536)
+    .nullable()
+    .default(null),
 });
 export type Device = z.infer<typeof Device>;
 export type DeviceInput = z.input<typeof Device>;

@@ -22,6 +22,7 @@ export {
   type Supply,
 } from "./device";
 export { deviceFromParts, DeviceParts } from "./device-from-parts";
+export { differencesFromArchetype, type Difference } from "./differences";
 export { effectiveSetting, type SettingState } from "./effective-setting";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";

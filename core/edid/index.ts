@@ -5,6 +5,6 @@ export { findingWords, type Finding } from "./finding";
 export { makeEdid, type EdidPlan } from "./make-edid";
 export { mergeEdids } from "./merge-edids";
 export { readEdid } from "./read-edid";
-export { bytesOfHex, edidBytesOf } from "./read-edid-text";
+export { bytesOfHex, edidBytesOf, hexOf } from "./read-edid-text";
 export { soundListOf } from "./sound-list";
 export { writeEdid } from "./write-edid";

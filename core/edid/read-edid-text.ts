@@ -25,3 +25,6 @@ export function bytesOfHex(text: string): { readonly bytes: Uint8Array; readonly
   const pairs = hex.slice(start).match(/../g) ?? [];
   return { bytes: Uint8Array.from(pairs, (pair) => Number.parseInt(pair, 16)), findings: stop < 0 ? [] : [{ code: "not-hex", at: stop }] };
 }
+
+/** Bytes as hexadecimal digits without spacing. */
+export const hexOf = (bytes: Uint8Array): string => Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");

@@ -48,6 +48,7 @@ const deviceFields = z.strictObject({
   volume: Device.shape.volume.unwrap(),
   room: Device.shape.room.unwrap(),
   supply: Device.shape.supply.unwrap(),
+  edid: Device.shape.edid.unwrap(),
 });
 /** What can be corrected of a socket; which of them it has depends on its kind. */
 const portFields = z.strictObject({

@@ -23,6 +23,7 @@ export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace, MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";
 export type { Refusal } from "./refusal";
 export { salvageJob, type Salvaged } from "./salvage";
+export { readShelfFile, SHELF_FORMAT, writeShelfFile } from "./shelf-file";
 export { typedWords } from "./typed-words";
 export { runBetween, whyNotLay } from "./run";
-export { whyNotPlug } from "./why-not-plug";
+export { coveringStick, whyNotPlug } from "./why-not-plug";

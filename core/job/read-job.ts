@@ -54,7 +54,8 @@ export function readJob(raw: unknown): Outcome<Job, readonly JobTrouble[]> {
   return done(parsed.data);
 }
 
-function troublesOfIssue(issue: z.core.$ZodIssue): JobTrouble[] {
+/** What the schema found at a place, in words of our own. */
+export function troublesOfIssue(issue: z.core.$ZodIssue): JobTrouble[] {
   const place = formatPlace(issue.path);
   if (issue.code === "unrecognized_keys") {
     return issue.keys.map((key) => ({ code: "wrong-value", place: formatPlace([...issue.path, key]), expected: "no such field here" }));

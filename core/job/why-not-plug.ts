@@ -49,7 +49,7 @@ const isWideStick = (job: Job, cable: Cable): boolean => {
 };
 
 /** The wide stick that covers a socket from the one beside it, if any. */
-function coveringStick(job: Job, socket: CableEnd): string | null {
+export function coveringStick(job: Job, socket: CableEnd): string | null {
   const cables = neighbours(job, socket).flatMap((end) => cableAt(job, end) ?? []);
   return cables.find((cable) => isWideStick(job, cable))?.from.device ?? null;
 }

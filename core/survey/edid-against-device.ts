@@ -1,5 +1,5 @@
 import { PICTURE_MODES, type Coding } from "@/core/facts";
-import { soundListOf, type Edid, type EdidReport } from "@/core/edid";
+import { hexOf, soundListOf, writeEdid, type Edid, type EdidReport } from "@/core/edid";
 import type { Device, SoundDescriptor } from "@/core/device";
 import type { Command } from "@/core/job";
 
@@ -46,6 +46,7 @@ export function takeOverEdid(device: Device, edid: Edid, report: EdidReport): Co
         ? { presents: device.presents.map((rule) => (rule.rule === "list" ? { ...rule, sound: sounds } : rule)) }
         : { decodes: sounds }),
       ...(display ? { display } : {}),
+      edid: hexOf(writeEdid(edid)),
     },
   };
 }

@@ -1,4 +1,5 @@
-import type { Device } from "@/core/device";
+import { settingFact } from "@/core/facts";
+import type { Device, Difference } from "@/core/device";
 import { formatMetres } from "@/core/units";
 import { listed, upperFirst } from "./names";
 import { descriptorWords } from "./sound-words";
@@ -21,3 +22,37 @@ export function passesWords(device: Device): readonly string[] {
 /** "To the bar 3 m, to the left satellite 6 m.": how far what hangs on it can stand away. */
 export const leadsWords = ({ attachedLeads }: Device): string =>
   upperFirst(`${attachedLeads.map(({ to, lengthM }) => `to ${to} ${formatMetres(lengthM)}`).join(", ")}.`);
+
+const DIFFERENCE_WORDS = {
+  decoders: "what it decodes",
+  listing: "what it lists",
+  ways: "what it hands on",
+  speakers: "its speakers",
+  picture: "its picture",
+  volume: "what moves its volume",
+  control: "its HDMI control",
+} as const;
+const SOCKET_WORDS = {
+  missing: "is not there",
+  added: "is one more",
+  print: "has another print",
+  rate: "has another rate",
+  hdcp: "has another HDCP",
+  return: "has another return",
+  other: "is another",
+} as const;
+
+/** Where a device differs from its archetype: "“HDMI 2” has another rate; what it decodes". Null where in nothing. */
+export function differenceWords(device: Device, differences: readonly Difference[]): string | null {
+  const words = differences.map((difference) => {
+    switch (difference.in) {
+      case "socket":
+        return `“${device.ports.find(({ id }) => id === difference.port)?.label ?? difference.port}” ${SOCKET_WORDS[difference.what]}`;
+      case "setting":
+        return `“${settingFact(difference.setting).name}” was found otherwise`;
+      default:
+        return DIFFERENCE_WORDS[difference.in];
+    }
+  });
+  return words.length ? words.join("; ") : null;
+}

@@ -1,7 +1,8 @@
 export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
 export { cautionFlag, cautionSentence, volumeSentence } from "./caution-words";
 export { edidWords } from "./edid-words";
-export { leadsWords, passesWords } from "./device-words";
+export { differenceWords, leadsWords, passesWords } from "./device-words";
+export { BRIEF_USES } from "./brief-words";
 export { cableMark, endTag } from "./cable-words";
 export { listedDifferenceWords, nextActWords, questionWords, tableTroubleSentence } from "./survey-words";
 export { stockName } from "./stock-words";

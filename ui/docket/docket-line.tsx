@@ -1,77 +1,115 @@
 "use client";
 
 import { Button } from "antd";
-import { Download, Trash2 } from "lucide-react";
+import { Copy, Download, Trash2, Undo2 } from "lucide-react";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
-import { emptyJob, type Job } from "@/core/job";
 import type { DocketLine } from "@/core/report";
-import { done, type Outcome } from "@/core/outcome";
-import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
+import { nextActWords, plural } from "@/core/text";
 import { CordThumbnail, VerdictMark } from "@/ui/kit";
 import styles from "./docket.module.css";
-import { binJob } from "./requests";
 
-/** A job as a line of the day book, with the cord of its worst arrival. */
-export function DocketLineRow({
-  line,
-  onBinned,
-}: {
-  line: DocketLine;
-  onBinned: (outcome: Outcome<{ id: string; name: string }, string>) => void;
-}) {
-  const router = useRouter();
-  const bin = async () => {
-    const outcome = await binJob(line.id);
-    onBinned(outcome.ok ? done({ id: line.id, name: line.name }) : outcome);
-    router.refresh();
-  };
+/** What can be done with a job from its line. */
+export interface LineActs {
+  readonly inBin: boolean;
+  readonly onBin: (line: DocketLine) => void;
+  readonly onRestore: (line: DocketLine) => void;
+  readonly onCopy: (line: DocketLine) => void;
+}
+
+/** A job as a line of the day book, with the cord of its worst arrival and what holds it up. */
+export function DocketLineRow({ line, acts }: { line: DocketLine; acts: LineActs }) {
   return (
-    <li className={styles.line}>
-      <Link href={`/jobs/${line.id}/arrivals`} className={styles.job}>
-        <b dir="auto">{line.name}</b>
-        <span dir="auto">{line.customer || "no customer noted"}</span>
-      </Link>
-      <span className={styles.phase}>{line.phase}</span>
-      <Worst line={line} />
-      <span className={styles.lineActs}>
-        <Button
-          type="text"
-          href={`/api/jobs/${line.id}/export`}
-          icon={<Download size={16} aria-hidden />}
-          aria-label={`Export ${line.name} as a file`}
-          title="Export as a file"
-        />
-        <Button
-          type="text"
-          onClick={() => void bin()}
-          icon={<Trash2 size={16} aria-hidden />}
-          aria-label={`Put ${line.name} into the bin`}
-          title="Put into the bin"
-        />
+    <div className={styles.line}>
+      {acts.inBin ? (
+        <span className={styles.job}>
+          <Name line={line} />
+        </span>
+      ) : (
+        <Link href={`/jobs/${line.id}/arrivals`} className={styles.job}>
+          <Name line={line} />
+        </Link>
+      )}
+      <span className={styles.phase}>
+        {line.phase}
+        <span>{line.summary ? nextActWords(line.summary.next) : "damaged: open it to save what reads"}</span>
       </span>
-    </li>
+      <Worst line={line} />
+      <Acts line={line} acts={acts} />
+    </div>
   );
 }
 
+const Name = ({ line }: { line: DocketLine }) => (
+  <>
+    <b dir="auto">{line.name}</b>
+    <span dir="auto">{line.customer || "no customer noted"}</span>
+  </>
+);
+
+/** What holds a job up, in a few words each. */
+function holdUps({ summary, missingParts }: DocketLine): readonly string[] {
+  return [
+    ...(summary?.waiting ? [`${plural(summary.waiting, "fact")} to find out`] : []),
+    ...(summary?.unknown ? [`${plural(summary.unknown, "row")} not known`] : []),
+    ...(missingParts ? [`${plural(missingParts, "part")} missing`] : []),
+  ];
+}
+
 function Worst({ line }: { line: DocketLine }) {
-  if (!line.worst) return <span className={styles.nothing}>no player noted yet</span>;
-  const { arrival } = line.worst;
-  const job: Job = { ...emptyJob(line.name), ...line.worst.job };
-  const loss = arrival.losses.find(({ scope }) => scope === "path");
+  const { summary } = line;
+  if (!summary?.worst)
+    return <span className={styles.nothing}>{summary ? "no player noted yet" : "the stored document does not read"}</span>;
+  const { arrival, spoken, flag } = summary.worst;
+  const held = holdUps(line);
   return (
     <>
-      <CordThumbnail arrival={arrival} label={arrivalSentence(job, arrival)} />
+      <CordThumbnail arrival={arrival} label={spoken} />
       <span className={styles.worst}>
         <VerdictMark verdict={arrival.verdict} />
-        <span>
-          {loss
-            ? `${deviceName(job, arrival.player)}, ${rowWords(arrival)}: ${reasonFlag(job, loss.reason)}`
-            : line.whole === line.rows
-              ? `all ${line.rows} rows whole`
-              : ""}
-        </span>
+        <span title={flag ?? undefined}>{flag ?? (summary.whole === summary.rows ? `all ${summary.rows} rows whole` : "")}</span>
+        {held.length ? <span className={styles.held}>{held.join(" · ")}</span> : null}
       </span>
     </>
+  );
+}
+
+function Acts({ line, acts }: { line: DocketLine; acts: LineActs }) {
+  if (acts.inBin)
+    return (
+      <span className={styles.lineActs}>
+        <Button
+          icon={<Undo2 size={16} aria-hidden />}
+          onClick={() => acts.onRestore(line)}
+          aria-label={`Put ${line.name} back into the docket`}
+        >
+          Put it back
+        </Button>
+      </span>
+    );
+  return (
+    <span className={styles.lineActs}>
+      <Button
+        type="text"
+        onClick={() => acts.onCopy(line)}
+        icon={<Copy size={16} aria-hidden />}
+        aria-label={`Copy ${line.name}`}
+        title="Copy as a new job"
+        disabled={!line.summary}
+      />
+      <Button
+        type="text"
+        href={line.summary ? `/api/jobs/${line.id}/export` : `/api/jobs/${line.id}/document`}
+        icon={<Download size={16} aria-hidden />}
+        aria-label={`Export ${line.name} as a file`}
+        title="Export as a file"
+      />
+      <Button
+        type="text"
+        onClick={() => acts.onBin(line)}
+        icon={<Trash2 size={16} aria-hidden />}
+        aria-label={`Put ${line.name} into the bin`}
+        title="Put into the bin"
+      />
+    </span>
   );
 }

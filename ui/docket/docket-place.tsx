@@ -1,66 +1,77 @@
 "use client";
 
-import dayjs from "dayjs";
-import { FilePlus2, FileUp } from "lucide-react";
 import { Button } from "antd";
-import Link from "next/link";
+import { FilePlus2, FileUp } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
-import { useRef, useState, type DragEvent } from "react";
-import type { Phase } from "@/core/job";
-import type { DocketLine } from "@/core/report";
-import type { Outcome } from "@/core/outcome";
+import { useMemo, useRef, useState } from "react";
 import { plural } from "@/core/text";
+import { OutsideFrame } from "@/ui/frame";
 import { EmptyPlace } from "@/ui/kit";
-import { ThemeSwitch } from "@/ui/job";
 import styles from "./docket.module.css";
-import { DocketLineRow } from "./docket-line";
+import type { LineActs } from "./docket-line";
+import { DocketList } from "./docket-list";
 import { DocketSearch } from "./docket-search";
-import { NewJobDialog } from "./new-job-dialog";
-import { importJob, restoreJob } from "./requests";
+import { binJob, copyJob, importJob, restoreJob } from "./requests";
+import type { Docket, DocketQuery } from "./use-docket-lines";
+import { useFileDrop } from "./use-file-drop";
 
-interface Docket {
-  readonly jobs: readonly DocketLine[];
-  readonly total: number;
-  readonly page: number;
-  readonly pageSize: number;
+const NewJobDialog = dynamic(() => import("./new-job-dialog").then((module) => module.NewJobDialog), { ssr: false });
+
+interface Notice {
+  readonly words: string;
+  /** A job that this notice offers to put back. */
+  readonly binned?: string;
 }
 
-/** The day book: jobs under their visit day, the worst of each at its side. */
-export function DocketPlace({ docket, q, phase }: { docket: Docket; q: string; phase: Phase | null }) {
+/** The day book: jobs by their visit day, the worst arrival of each and what holds it up at its side. */
+export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: Docket }) {
   const router = useRouter();
-  const [notice, setNotice] = useState<{ words: string; binned?: string } | null>(null);
+  const [notice, setNotice] = useState<Notice | null>(null);
   const [naming, setNaming] = useState(false);
   const file = useRef<HTMLInputElement>(null);
-
+  const query = useMemo(() => ({ q, phase, bin }), [q, phase, bin]);
   const take = async (given: File | undefined) => {
     if (!given) return;
     const outcome = await importJob(given);
     if (outcome.ok) router.push(`/jobs/${outcome.value.id}/arrivals`);
     else setNotice({ words: outcome.refusal });
   };
+  const isOver = useFileDrop((dropped) => void take(dropped));
   const putBack = async (id: string) => {
     const outcome = await restoreJob(id);
     setNotice(outcome.ok ? null : { words: outcome.refusal });
     router.refresh();
   };
-  const onDrop = (event: DragEvent) => {
-    event.preventDefault();
-    void take(event.dataTransfer.files[0]);
+  const acts: LineActs = {
+    inBin: bin,
+    onBin: (line) => {
+      const put = async () => {
+        const outcome = await binJob(line.id);
+        setNotice(outcome.ok ? { words: `${line.name} lies in the bin.`, binned: line.id } : { words: outcome.refusal });
+        router.refresh();
+      };
+      void put();
+    },
+    onRestore: (line) => void putBack(line.id),
+    onCopy: (line) => {
+      const copy = async () => {
+        const outcome = await copyJob(line.id, `${line.name.slice(0, 290)}, copy`);
+        setNotice({ words: outcome.ok ? `${line.name} was copied; the copy stands under “No day agreed”.` : outcome.refusal });
+        router.refresh();
+      };
+      void copy();
+    },
   };
-  const show = (next: { q?: string; phase?: Phase | null; page?: number }) =>
-    router.replace(addressOf({ q, phase, page: 1, ...next }), { scroll: false });
-
+  const show = (next: Partial<DocketQuery>) => router.replace(addressOf({ ...query, ...next }), { scroll: false });
   return (
-    <div className={styles.docket} onDragOver={(event) => event.preventDefault()} onDrop={onDrop}>
-      <header className={styles.top}>
-        <h1>Docket</h1>
-        <Link href="/shelf">Shelf</Link>
-        <DocketSearch q={q} phase={phase} onSearch={show} />
-        <div className={styles.acts}>
+    <OutsideFrame
+      acts={
+        <>
           <input
             ref={file}
             type="file"
-            accept=".json,application/json"
+            accept=".json,.zip,application/json,application/zip"
             hidden
             onChange={(event) => void take(event.target.files?.[0]).finally(() => (event.target.value = ""))}
             data-testid="job-file"
@@ -71,106 +82,56 @@ export function DocketPlace({ docket, q, phase }: { docket: Docket; q: string; p
           <Button type="primary" icon={<FilePlus2 size={16} aria-hidden />} onClick={() => setNaming(true)}>
             New job
           </Button>
-          <ThemeSwitch />
-        </div>
-      </header>
-      <div aria-live="assertive">
-        {notice ? (
-          <p className={styles.notice}>
-            {notice.words}
-            {notice.binned === undefined ? null : (
-              <Button size="small" onClick={() => void putBack(notice.binned ?? "")}>
-                Put it back
-              </Button>
-            )}
+        </>
+      }
+    >
+      <div className={styles.docket}>
+        <div className={styles.bar}>
+          <DocketSearch q={q} phase={phase} bin={bin} onSearch={show} />
+          <p className={styles.count} role="status">
+            {bin ? `${plural(docket.total, "job")} in the bin` : plural(docket.total, "job")}
           </p>
-        ) : null}
-      </div>
-      <main className={styles.book}>
+        </div>
+        <div aria-live="assertive">
+          {notice ? (
+            <p className={styles.notice}>
+              {notice.words}
+              {notice.binned === undefined ? null : (
+                <Button size="small" onClick={() => void putBack(notice.binned ?? "")}>
+                  Put it back
+                </Button>
+              )}
+            </p>
+          ) : null}
+        </div>
         {docket.jobs.length ? (
-          <Days
-            jobs={docket.jobs}
-            onBinned={(outcome) =>
-              setNotice(
-                outcome.ok ? { words: `${outcome.value.name} lies in the bin.`, binned: outcome.value.id } : { words: outcome.refusal },
-              )
-            }
-          />
+          <DocketList key={`${q} ${phase ?? ""} ${String(bin)}`} docket={docket} query={query} acts={acts} />
         ) : (
-          <EmptyDocket searched={q !== "" || phase !== null} onNew={() => setNaming(true)} />
+          <main className={styles.book}>
+            <EmptyDocket searched={q !== "" || phase !== null} bin={bin} onNew={() => setNaming(true)} />
+          </main>
         )}
-        <PageTurner docket={docket} onTurn={(page) => show({ page })} />
-      </main>
-      <p className={styles.count} role="status">
-        {plural(docket.total, "job")}
-      </p>
-      <NewJobDialog open={naming} onClose={() => setNaming(false)} />
-    </div>
+        {isOver ? <p className={styles.dropHere}>Let go: the file becomes a new job.</p> : null}
+      </div>
+      {naming ? <NewJobDialog onClose={() => setNaming(false)} /> : null}
+    </OutsideFrame>
   );
 }
 
-const addressOf = ({ q, phase, page }: { q: string; phase: Phase | null; page: number }): string => {
-  const params = new URLSearchParams({ ...(q ? { q } : {}), ...(phase ? { phase } : {}), ...(page > 1 ? { page: String(page) } : {}) });
+const addressOf = ({ q, phase, bin }: DocketQuery): string => {
+  const params = new URLSearchParams({ ...(q ? { q } : {}), ...(phase ? { phase } : {}), ...(bin ? { bin: "1" } : {}) });
   return params.size ? `/?${params.toString()}` : "/";
 };
 
-function Days({
-  jobs,
-  onBinned,
-}: {
-  jobs: readonly DocketLine[];
-  onBinned: (outcome: Outcome<{ id: string; name: string }, string>) => void;
-}) {
-  const days = [...new Set(jobs.map(({ visitOn }) => visitOn))];
-  return days.map((day) => (
-    <section key={day ?? "none"} className={styles.day} aria-labelledby={`day-${day ?? "none"}`}>
-      <h2 id={`day-${day ?? "none"}`}>{day ? <DayName day={day} /> : "No day agreed"}</h2>
-      <ul>
-        {jobs
-          .filter(({ visitOn }) => visitOn === day)
-          .map((job) => (
-            <DocketLineRow key={job.id} line={job} onBinned={onBinned} />
-          ))}
-      </ul>
-    </section>
-  ));
-}
-
-function DayName({ day }: { day: string }) {
-  const date = dayjs(day);
-  return (
-    <>
-      {date.format("D MMMM")} <span>{date.format("dddd, YYYY")}</span>
-    </>
-  );
-}
-
-function PageTurner({ docket, onTurn }: { docket: Docket; onTurn: (page: number) => void }) {
-  const last = Math.ceil(docket.total / docket.pageSize);
-  if (last <= 1) return null;
-  return (
-    <nav aria-label="Pages of the docket" className={styles.pages}>
-      <Button disabled={docket.page <= 1} onClick={() => onTurn(docket.page - 1)}>
-        Earlier
-      </Button>
-      <span>
-        page {docket.page} of {last}
-      </span>
-      <Button disabled={docket.page >= last} onClick={() => onTurn(docket.page + 1)}>
-        Later
-      </Button>
-    </nav>
-  );
-}
-
-function EmptyDocket({ searched, onNew }: { searched: boolean; onNew: () => void }) {
+function EmptyDocket({ searched, bin, onNew }: { searched: boolean; bin: boolean; onNew: () => void }) {
+  if (bin && !searched) return <EmptyPlace heading="The bin is empty" words="Jobs put into the bin lie here until they are put back." />;
   return (
     <EmptyPlace
       heading={searched ? "No job answers to that" : "The first job stands here"}
       words={
         searched
-          ? "Search looks through names, customers, devices, wishes and notes."
-          : "Start a job, or drop a job file anywhere on this page."
+          ? "Search looks through everything typed in a job: names, rooms, devices, labels, wishes and notes."
+          : "Start a job from a common room or from nothing, or drop a job file anywhere on this page."
       }
     >
       {searched ? null : (

@@ -4,19 +4,18 @@ import { Input } from "antd";
 import type { InputRef } from "antd";
 import { Search } from "lucide-react";
 import { useEffect, useRef } from "react";
-import { PHASES, type Phase } from "@/core/job";
+import { PHASES } from "@/core/job";
 import styles from "./docket.module.css";
+import type { DocketQuery } from "./use-docket-lines";
 
 const PAUSE_MS = 150;
 
-interface DocketSearchProps {
-  readonly q: string;
-  readonly phase: Phase | null;
-  readonly onSearch: (next: { q?: string; phase?: Phase | null }) => void;
+interface DocketSearchProps extends DocketQuery {
+  readonly onSearch: (next: Partial<DocketQuery>) => void;
 }
 
 /** Finds jobs while typing; "/" leads here from anywhere on the page. */
-export function DocketSearch({ q, phase, onSearch }: DocketSearchProps) {
+export function DocketSearch({ q, phase, bin, onSearch }: DocketSearchProps) {
   const input = useRef<InputRef>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
@@ -36,8 +35,8 @@ export function DocketSearch({ q, phase, onSearch }: DocketSearchProps) {
     <search className={styles.search}>
       <Input
         ref={input}
-        aria-label="Find a job by name, customer, device or note"
-        placeholder="Find by name, customer, device or note"
+        aria-label="Find a job by anything typed in it"
+        placeholder="Find by anything typed in a job"
         defaultValue={q}
         maxLength={200}
         allowClear
@@ -54,6 +53,14 @@ export function DocketSearch({ q, phase, onSearch }: DocketSearchProps) {
         {PHASES.map((name) => (
           <option key={name}>{name}</option>
         ))}
+      </select>
+      <select
+        aria-label="Docket or bin"
+        value={bin ? "bin" : "docket"}
+        onChange={(event) => onSearch({ bin: event.target.value === "bin" })}
+      >
+        <option value="docket">in the docket</option>
+        <option value="bin">in the bin</option>
       </select>
     </search>
   );

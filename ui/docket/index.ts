@@ -1,1 +1,2 @@
+export { DamagedPlace } from "./damaged-place";
 export { DocketPlace } from "./docket-place";

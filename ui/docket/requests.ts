@@ -4,18 +4,24 @@ import { askServer } from "@/ui/kit";
 
 const Made = z.object({ id: z.string() });
 
-async function make(url: string, body: string | Blob): Promise<Outcome<{ id: string }, string>> {
-  const outcome = await askServer(url, { method: "POST", body, headers: { "Content-Type": "application/json" } });
+async function make(url: string, body: string | Blob, type = "application/json"): Promise<Outcome<{ id: string }, string>> {
+  const outcome = await askServer(url, { method: "POST", body, headers: { "Content-Type": type } });
   return outcome.ok ? done(Made.parse(outcome.value)) : outcome;
 }
 
-export const createJob = (name: string) => make("/api/jobs", JSON.stringify({ name }));
+export const createJob = (name: string, template: string | null) => make("/api/jobs", JSON.stringify({ name, template }));
+
+export const copyJob = (id: string, name: string) => make("/api/jobs", JSON.stringify({ copyOf: id, name }));
 
 /** Sends a job file; a refusal names the file, the place in it and what was expected. */
 export async function importJob(file: File): Promise<Outcome<{ id: string }, string>> {
-  const outcome = await make("/api/jobs/import", file);
+  const isZip = /\.zip$/i.test(file.name) || file.type === "application/zip";
+  const outcome = await make("/api/jobs/import", file, isZip ? "application/zip" : "application/json");
   return outcome.ok ? outcome : refused(`${file.name} was not taken in. ${outcome.refusal}`);
 }
 
 export const binJob = (id: string) => askServer(`/api/jobs/${id}`, { method: "DELETE" });
 export const restoreJob = (id: string) => askServer(`/api/jobs/${id}/restore`, { method: "POST" });
+
+/** Makes a new job of what can be saved of a damaged one. */
+export const salvageJob = (id: string) => make(`/api/jobs/${id}/salvage`, "");

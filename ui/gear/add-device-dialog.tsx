@@ -3,13 +3,14 @@
 import { Modal } from "antd";
 import { fromShelfOrThrow, SHELF, type Device } from "@/core/device";
 import { freeId, freeName, replaceDevice } from "@/core/job";
+import { withPresetContents } from "@/core/preferences";
 import { deviceName } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { PickList } from "@/ui/kit";
+import { usePreferences } from "@/ui/preferences";
 import { useOwnDevices } from "@/ui/shelf";
 
 interface AddDeviceDialogProps {
-  readonly open: boolean;
   /** The device whose place the new one takes; null: it is added. */
   readonly replacing: string | null;
   readonly onClose: () => void;
@@ -17,9 +18,10 @@ interface AddDeviceDialogProps {
 }
 
 /** The shelf, to pick a device from: type a word, arrows, Enter. */
-export function AddDeviceDialog({ open, replacing, onClose, onAdded }: AddDeviceDialogProps) {
+export function AddDeviceDialog({ replacing, onClose, onAdded }: AddDeviceDialogProps) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
+  const preferences = usePreferences();
   const old = job.devices.find(({ id }) => id === replacing);
   const own = useOwnDevices() ?? [];
   const fits = ({ role }: { readonly role: Device["role"] }) => !old || role === old.role;
@@ -36,18 +38,19 @@ export function AddDeviceDialog({ open, replacing, onClose, onAdded }: AddDevice
     const stem = kept ? "device" : key;
     const id = replacing ?? freeId(stem, ids);
     const model = kept ?? fromShelfOrThrow(key, { id });
-    const device = { ...model, id, name: freeName(old?.name ?? model.name, names) };
+    const named = { ...model, id, name: freeName(old?.name ?? model.name, names), room: old?.room ?? null };
+    // A device of one's own keeps what it was told to play; one from the shelf begins with what the firm usually finds.
+    const device = kept ? named : withPresetContents(named, preferences);
     if (edit(replacing ? replaceDevice(job, replacing, device) : { kind: "add-device", device, at: null })) onAdded(id);
     onClose();
   };
   return (
     <Modal
       title={replacing ? `What takes the place of ${deviceName(job, replacing)}?` : "Add a device from the shelf"}
-      open={open}
+      open
       onCancel={onClose}
       footer={null}
       width={620}
-      destroyOnHidden
     >
       <PickList
         label="Find on the shelf"

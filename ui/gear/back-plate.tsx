@@ -2,7 +2,7 @@
 
 import { optionLabel, settingFact } from "@/core/facts";
 import type { Device, Port, Setting } from "@/core/device";
-import { cableAt } from "@/core/job";
+import { cableAt, coveringStick } from "@/core/job";
 import { deviceName, socketPrint } from "@/core/text";
 import { Choice, SocketShape } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
@@ -37,6 +37,7 @@ export function BackPlate({ device, chosen, onChoose }: { device: Device; chosen
 function Socket({ device, port }: { device: string; port: Port }) {
   const job = useJob((state) => state.job);
   const cable = cableAt(job, { device, port: port.id });
+  const stick = cable ? null : coveringStick(job, { device, port: port.id });
   const other = cable ? (cable.from.device === device ? cable.to : cable.from) : null;
   return (
     <li className={other ? styles.socket : styles.socketFree}>
@@ -44,7 +45,7 @@ function Socket({ device, port }: { device: string; port: Port }) {
       <SocketShape connector={port.connector} />
       <span className={styles.marks}>{socketMarks(port).join(" · ") || "\u00a0"}</span>
       <span className={styles.inIt} title={other ? `${deviceName(job, other.device)} ${socketPrint(job, other)}` : "nothing plugged in"}>
-        {other ? deviceName(job, other.device) : "free"}
+        {other ? deviceName(job, other.device) : stick ? `covered by ${deviceName(job, stick)}` : "free"}
       </span>
     </li>
   );

@@ -1,39 +1,71 @@
 "use client";
 
-import { Button, Input, InputNumber } from "antd";
+import { Button, Checkbox, Input, InputNumber } from "antd";
 import { useState } from "react";
-import { BED_IDS, optionLabel, settingFact } from "@/core/facts";
-import {
-  CONTENT_CATALOGUE,
-  effectiveSetting,
-  findArchetype,
-  type Device,
-  type Setting,
-  type SettingState,
-  type Source,
-} from "@/core/device";
+import { BED_IDS } from "@/core/facts";
+import { CONTENT_CATALOGUE, differencesFromArchetype, findArchetype, type Device, type Source } from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
-import { descriptorWords, leadsWords, masterWords, passesWords } from "@/core/text";
-import { Choice } from "@/ui/kit";
-import { useIntents, useJob } from "@/ui/job";
+import { differenceWords, leadsWords, masterWords, passesWords } from "@/core/text";
+import { DeviceFacts, EdidPanel } from "@/ui/device";
+import { Choice, SUPPLY_OPTIONS, Tabs } from "@/ui/kit";
+import { useChosen, useIntents, useJob } from "@/ui/job";
 import { keepOnShelf } from "@/ui/shelf";
 import styles from "./device-story.module.css";
+import { PhotosTab } from "./photos-tab";
+import { SettingsTable } from "./settings-table";
+
+const SHOWN = [
+  { key: "settings", name: "Settings" },
+  { key: "facts", name: "What it can" },
+  { key: "edid", name: "EDID" },
+  { key: "photos", name: "Photos" },
+] as const;
+type Shown = (typeof SHOWN)[number]["key"];
 
 /** Everything about one device in plain words, and what can be changed of it. */
 export function DeviceStory({ device, onReplace }: { device: Device; onReplace: () => void }) {
+  const { edit } = useIntents();
+  const [wanted, show] = useChosen("show");
+  const chosen: Shown = SHOWN.find(({ key }) => key === wanted)?.key ?? "settings";
+  const photos = useJob((state) => state.job.attachments).filter((row) => row.device === device.id).length;
+  const tabs = SHOWN.map((tab) => (tab.key === "photos" && photos ? { ...tab, name: `Photos, ${photos}` } : tab));
+  return (
+    <div className={styles.story}>
+      <NameField device={device} />
+      <p className={styles.quiet}>
+        {(device.archetype && findArchetype(device.archetype)?.summary) ?? "Spelled out by hand."}
+        <Differences device={device} />
+      </p>
+      <Tabs label={`About ${device.name}`} tabs={tabs} chosen={chosen} onChoose={show}>
+        {chosen === "settings" ? <SettingsTab device={device} /> : null}
+        {chosen === "facts" ? <FactsTab device={device} /> : null}
+        {chosen === "edid" ? <EdidPanel device={device} onEdit={edit} /> : null}
+        {chosen === "photos" ? <PhotosTab device={device} /> : null}
+      </Tabs>
+      <DeviceActs device={device} onReplace={onReplace} />
+    </div>
+  );
+}
+
+function Differences({ device }: { device: Device }) {
+  const differences = differencesFromArchetype(device);
+  const words = differences && differenceWords(device, differences);
+  return words ? ` Differs from its class: ${words}.` : null;
+}
+
+/** What it plays, where sound comes from, and its settings at the three moments of the job. */
+function SettingsTab({ device }: { device: Device }) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
   const isSystem = chosenSoundSystem(job)?.id === device.id;
   return (
-    <div className={styles.story}>
-      <NameField device={device} />
-      <p className={styles.quiet}>{(device.archetype && findArchetype(device.archetype)?.summary) ?? "Spelled out by hand."}</p>
+    <>
       {device.speakers ? <SpeakersField device={device} /> : null}
       {device.speakers ? (
         isSystem ? (
           <p>Sound of this job should come from here.</p>
         ) : (
-          <Button size="small" onClick={() => edit({ kind: "edit-job", fields: { brief: { ...job.brief, soundSystem: device.id } } })}>
+          <Button size="small" onClick={() => edit({ kind: "edit-brief", fields: { soundSystem: device.id } })}>
             Let the sound come from here
           </Button>
         )
@@ -41,10 +73,17 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
       {device.sources.map((source) => (
         <ContentsField key={source.id} device={device} source={source} />
       ))}
-      <section>
-        <h3>Decodes</h3>
-        <p>{device.decodes === null ? "Not known." : device.decodes.map(descriptorWords).join(", ") || "Nothing."}</p>
-      </section>
+      <PlaceFields device={device} />
+      <SettingsTable device={device} />
+    </>
+  );
+}
+
+function FactsTab({ device }: { device: Device }) {
+  const { edit } = useIntents();
+  return (
+    <>
+      <DeviceFacts device={device} onEdit={edit} />
       <PassesList device={device} />
       {device.attachedLeads.length ? (
         <section>
@@ -52,16 +91,48 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
           <p>{leadsWords(device)}</p>
         </section>
       ) : null}
-      <SettingsTable device={device} />
-      <div className={styles.acts}>
-        <Button size="small" onClick={onReplace}>
-          Replace with another …
-        </Button>
-        <KeepButton device={device} />
-        <Button size="small" danger onClick={() => edit(removeWithCables(job, device.id))}>
-          Remove
-        </Button>
-      </div>
+    </>
+  );
+}
+
+/** Where it stands, and where it comes from. */
+function PlaceFields({ device }: { device: Device }) {
+  const rooms = useJob((state) => state.job.rooms);
+  const { edit } = useIntents();
+  return (
+    <div className={styles.pair}>
+      <Choice
+        size="small"
+        label={`Where ${device.name} comes from`}
+        value={device.supply}
+        options={SUPPLY_OPTIONS}
+        onChange={(supply) => edit({ kind: "edit-device", device: device.id, fields: { supply } })}
+      />
+      {rooms.length ? (
+        <Choice
+          size="small"
+          label={`Where ${device.name} stands`}
+          value={device.room ?? ""}
+          options={[{ value: "", label: "place not noted" }, ...rooms.map(({ id, name }) => ({ value: id, label: `in ${name}` }))]}
+          onChange={(room) => edit({ kind: "edit-device", device: device.id, fields: { room: room || null } })}
+        />
+      ) : null}
+    </div>
+  );
+}
+
+function DeviceActs({ device, onReplace }: { device: Device; onReplace: () => void }) {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  return (
+    <div className={styles.acts}>
+      <Button size="small" onClick={onReplace}>
+        Replace with another …
+      </Button>
+      <KeepButton device={device} />
+      <Button size="small" danger onClick={() => edit(removeWithCables(job, device.id))}>
+        Remove
+      </Button>
     </div>
   );
 }
@@ -154,6 +225,21 @@ function ContentsField({ device, source }: { device: Device; source: Source }) {
         onChange={choose}
         options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
       />
+      {source.kind === "app" ? (
+        <Checkbox
+          checked={source.failsOver.includes("bluetooth")}
+          onChange={(event) =>
+            edit({
+              kind: "edit-source",
+              device: device.id,
+              source: source.id,
+              fields: { failsOver: event.target.checked ? ["bluetooth"] : [] },
+            })
+          }
+        >
+          stays silent over Bluetooth
+        </Checkbox>
+      ) : null}
     </section>
   );
 }
@@ -169,54 +255,5 @@ function PassesList({ device }: { device: Device }) {
         <p key={line}>{line}</p>
       ))}
     </section>
-  );
-}
-
-const STATES = ["found", "planned", "left"] as const;
-
-/** As found, planned and left, side by side, with the place in the menu to look for. */
-function SettingsTable({ device }: { device: Device }) {
-  if (device.settings.length === 0) return null;
-  return (
-    <section>
-      <h3>Settings as found, planned and left</h3>
-      <ul className={styles.settings}>
-        {device.settings.map((setting) => (
-          <li key={setting.key}>
-            <b>{settingFact(setting.key).name}</b>
-            <span>look in: {settingFact(setting.key).lookIn}</span>
-            <div>
-              {STATES.map((state) => (
-                <StateField key={state} device={device} setting={setting} state={state} />
-              ))}
-            </div>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function StateField({ device, setting, state }: { device: Device; setting: Setting; state: SettingState }) {
-  const { edit } = useIntents();
-  const follows = effectiveSetting(device, setting.key, state);
-  return (
-    <label>
-      {state}
-      <select
-        aria-label={`${settingFact(setting.key).name}, as ${state}`}
-        value={setting[state] ?? ""}
-        onChange={(event) =>
-          edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
-        }
-      >
-        <option value="">{state === "found" || !follows ? "not known" : `(${optionLabel(setting.key, follows)})`}</option>
-        {setting.options.map((option) => (
-          <option key={option} value={option}>
-            {optionLabel(setting.key, option)}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }

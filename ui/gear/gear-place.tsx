@@ -1,14 +1,20 @@
 "use client";
 
 import { Button } from "antd";
-import { Plus } from "lucide-react";
-import { useState } from "react";
+import { Footprints, ListPlus, Plus, Search } from "lucide-react";
+import dynamic from "next/dynamic";
+import Link from "next/link";
+import { useEffect, useMemo, useState } from "react";
+import { openQuestions } from "@/core/survey";
 import { EmptyPlace } from "@/ui/kit";
-import { EffectLine, Sheet, useJob } from "@/ui/job";
-import { AddDeviceDialog } from "./add-device-dialog";
+import { EffectLine, isTyping, Sheet, useChosen, useJob } from "@/ui/job";
 import { BackPlate } from "./back-plate";
 import { DeviceStory } from "./device-story";
 import styles from "./gear.module.css";
+
+const AddDeviceDialog = dynamic(() => import("./add-device-dialog").then((module) => module.AddDeviceDialog), { ssr: false });
+const TableDialog = dynamic(() => import("./table-dialog").then((module) => module.TableDialog), { ssr: false });
+const WalkDialog = dynamic(() => import("./walk-dialog").then((module) => module.WalkDialog), { ssr: false });
 
 const LANES = [
   { role: "player", heading: "Players" },
@@ -17,21 +23,37 @@ const LANES = [
   { role: "sound", heading: "Sound systems" },
 ] as const;
 
+type Dialog = { readonly kind: "add"; readonly replacing: string | null } | { readonly kind: "table" } | { readonly kind: "walk" };
+
 /** What stands in the room: the back plates themselves are the list, with the settings beside them. */
 export function GearPlace() {
   const devices = useJob((state) => state.job.devices);
-  const [wanted, setWanted] = useState<string | null>(null);
-  const [dialog, setDialog] = useState<{ replacing: string | null } | null>(null);
+  const [wanted, setWanted] = useChosen("device");
+  const [adding, setAdding] = useChosen("add");
+  const [opened, setOpened] = useState<Dialog | null>(null);
+  const dialog: Dialog | null = opened ?? (adding ? { kind: "add", replacing: null } : null);
   const chosen = devices.find(({ id }) => id === wanted) ?? devices[0];
+  const close = () => {
+    setOpened(null);
+    if (adding) setAdding(null);
+  };
+  useAddKey(() => setOpened({ kind: "add", replacing: null }));
   const add = (
-    <Button type="primary" icon={<Plus size={16} aria-hidden />} onClick={() => setDialog({ replacing: null })}>
+    <Button
+      type="primary"
+      icon={<Plus size={16} aria-hidden />}
+      onClick={() => setOpened({ kind: "add", replacing: null })}
+      title="Add a device (A)"
+    >
       Add a device
     </Button>
   );
   return (
     <Sheet
       marginLabel="The chosen device"
-      margin={chosen ? <DeviceStory key={chosen.id} device={chosen} onReplace={() => setDialog({ replacing: chosen.id })} /> : null}
+      margin={
+        chosen ? <DeviceStory key={chosen.id} device={chosen} onReplace={() => setOpened({ kind: "add", replacing: chosen.id })} /> : null
+      }
       foot={
         <>
           <EffectLine />
@@ -40,6 +62,15 @@ export function GearPlace() {
       }
     >
       <h2 className="for-ears-only">Gear</h2>
+      <div className={styles.tools}>
+        <Button icon={<ListPlus size={16} aria-hidden />} onClick={() => setOpened({ kind: "table" })}>
+          Devices from a table
+        </Button>
+        <Button icon={<Footprints size={16} aria-hidden />} disabled={devices.length === 0} onClick={() => setOpened({ kind: "walk" })}>
+          Write down the plugs
+        </Button>
+        <OpenCount />
+      </div>
       {devices.length === 0 ? (
         <EmptyPlace
           heading="Nothing noted in this room yet"
@@ -60,7 +91,37 @@ export function GearPlace() {
           ) : null;
         })
       )}
-      <AddDeviceDialog open={dialog !== null} replacing={dialog?.replacing ?? null} onClose={() => setDialog(null)} onAdded={setWanted} />
+      {dialog?.kind === "add" ? <AddDeviceDialog replacing={dialog.replacing} onClose={close} onAdded={setWanted} /> : null}
+      {dialog?.kind === "table" ? <TableDialog onClose={close} /> : null}
+      {dialog?.kind === "walk" ? <WalkDialog onClose={close} /> : null}
     </Sheet>
   );
+}
+
+/** How much is still to be found out on site; the list stands on Brief. */
+function OpenCount() {
+  const id = useJob((state) => state.id);
+  const job = useJob((state) => state.job);
+  const board = useJob((state) => state.board);
+  const count = useMemo(() => openQuestions(job, board).length, [job, board]);
+  if (count === 0) return null;
+  return (
+    <Link href={`/jobs/${id}/brief`} className={styles.openCount}>
+      <Search size={14} aria-hidden /> {count} to find out on site
+    </Link>
+  );
+}
+
+/** A opens the shelf: then a letter or two, and Enter. */
+function useAddKey(open: () => void): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== "a" || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (document.querySelector('[role="dialog"]')) return;
+      event.preventDefault();
+      open();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
 }

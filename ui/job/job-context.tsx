@@ -21,7 +21,8 @@ export function JobProvider({
   return <JobContext value={store}>{children}</JobContext>;
 }
 
-function useJobStore(): JobStore {
+/** The store of the open job itself, for what is asked at the moment of a press. */
+export function useJobStore(): JobStore {
   const store = useContext(JobContext);
   if (!store) throw new Error("This needs a JobProvider around it");
   return store;

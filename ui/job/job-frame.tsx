@@ -1,14 +1,16 @@
 "use client";
 
-import { Keyboard, Moon, Sun } from "lucide-react";
+import { Keyboard } from "lucide-react";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useState, type ReactNode } from "react";
-import { useThemeChoice } from "@/ui/theme";
+import { FindButton } from "@/ui/frame";
+import { ThemeSwitch } from "@/ui/theme";
 import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
 import { JobName } from "./job-name";
 import { PLACES } from "./places";
+import { useFindEntries } from "./use-find-entries";
 import { SaveStateMark } from "./save-state-mark";
 import { ShortcutSheet } from "./shortcut-sheet";
 import { useJobShortcuts } from "./use-job-shortcuts";
@@ -18,6 +20,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
   const id = useJob((state) => state.id);
   const [sheetOpen, setSheetOpen] = useState(false);
   useJobShortcuts(() => setSheetOpen(true));
+  const findEntries = useFindEntries(() => setSheetOpen(true));
   return (
     <div className={styles.frame}>
       <header className={styles.top}>
@@ -34,6 +37,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
         </nav>
         <div className={styles.side}>
           <SaveStateMark />
+          <FindButton entries={findEntries} />
           <ThemeSwitch />
           <button
             type="button"
@@ -59,16 +63,6 @@ function PlaceLink({ href, name }: { href: string; name: string }) {
     <Link href={href} className={here ? styles.placeHere : styles.place} {...(here ? { "aria-current": "page" as const } : {})}>
       {name}
     </Link>
-  );
-}
-
-export function ThemeSwitch() {
-  const { theme, setTheme } = useThemeChoice();
-  const [Icon, next, words] = theme === "dim" ? ([Sun, "day", "Daylight theme"] as const) : ([Moon, "dim", "Dim room theme"] as const);
-  return (
-    <button type="button" className={styles.plain} onClick={() => setTheme(next)} aria-label={words} title={words}>
-      <Icon size={18} aria-hidden />
-    </button>
   );
 }
 

@@ -1,6 +1,12 @@
 /** The places of a job, under the phases in working order. Only those that exist. */
 export const PLACES = [
-  { phase: "Survey", places: [{ path: "gear", name: "Gear", key: "1" }] },
+  {
+    phase: "Survey",
+    places: [
+      { path: "brief", name: "Brief", key: "0" },
+      { path: "gear", name: "Gear", key: "1" },
+    ],
+  },
   {
     phase: "Design",
     places: [

@@ -6,6 +6,8 @@ import { PLACES } from "./places";
 
 const KEYS: readonly (readonly [string, string])[] = [
   ...PLACES.flatMap(({ places }) => places.map((place) => [place.key, `go to ${place.name}`] as const)),
+  ["A", "add a device, on Gear"],
+  ["Ctrl K", "find a job, place, device, row, cable or act"],
   ["Ctrl Z", "undo"],
   ["Ctrl Shift Z", "redo"],
   ["↑ ↓", "another row, on Arrivals"],

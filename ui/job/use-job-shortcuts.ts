@@ -6,7 +6,7 @@ import { useIntents, useJob } from "./job-context";
 import { PLACES } from "./places";
 
 /** True where keys belong to what is being typed or chosen. */
-const isTyping = (target: EventTarget | null): boolean =>
+export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.getAttribute("role") === "combobox");
 

@@ -7,5 +7,8 @@ export { EmptyPlace } from "./empty-place";
 export { CordThumbnail } from "./cord-thumbnail";
 export { passedDevices, scoreColumns, stopsOf, type ScoreColumn } from "./score-columns";
 export { PickList, type PickRow } from "./pick-list";
+export { saveFile } from "./save-file";
 export { SocketShape } from "./socket-shape";
+export { SUPPLY_OPTIONS } from "./supply-options";
+export { Tabs } from "./tabs";
 export { VerdictMark, VerdictShape } from "./verdict-mark";

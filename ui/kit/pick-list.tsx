@@ -19,10 +19,12 @@ interface PickListProps {
   readonly rows: readonly PickRow[];
   readonly nothing: string;
   readonly onPick: (key: string) => void;
+  /** Told of every letter, for rows that come from elsewhere. */
+  readonly onWords?: (words: string) => void;
 }
 
 /** Pick from a list by typing a word, arrows and Enter, or by a press. */
-export function PickList({ label, listLabel, placeholder, rows, nothing, onPick }: PickListProps) {
+export function PickList({ label, listLabel, placeholder, rows, nothing, onPick, onWords }: PickListProps) {
   const id = useId();
   const [words, setWords] = useState("");
   const [at, setAt] = useState(0);
@@ -52,6 +54,7 @@ export function PickList({ label, listLabel, placeholder, rows, nothing, onPick 
         value={words}
         onChange={(event) => {
           setWords(event.target.value);
+          onWords?.(event.target.value);
           setAt(0);
         }}
         onKeyDown={onKey}

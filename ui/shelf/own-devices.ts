@@ -3,7 +3,7 @@
 import { useEffect, useState } from "react";
 import { z } from "zod";
 import { Device } from "@/core/device";
-import type { Outcome } from "@/core/outcome";
+import { refused, type Outcome } from "@/core/outcome";
 import { askServer } from "@/ui/kit";
 
 const Own = z.object({ id: z.string(), device: Device });
@@ -35,3 +35,12 @@ export const keepOnShelf = (device: Device): Promise<Outcome<unknown, string>> =
   askServer("/api/shelf", { method: "POST", body: JSON.stringify(device), headers: { "Content-Type": "application/json" } });
 
 export const dropFromShelf = (id: string): Promise<Outcome<unknown, string>> => askServer(`/api/shelf/${id}`, { method: "DELETE" });
+
+export const changeOnShelf = (id: string, device: Device): Promise<Outcome<unknown, string>> =>
+  askServer(`/api/shelf/${id}`, { method: "PUT", body: JSON.stringify(device), headers: { "Content-Type": "application/json" } });
+
+/** Takes in a shelf file; a refusal names the file, the place in it and what was expected. */
+export async function importShelf(file: File): Promise<Outcome<unknown, string>> {
+  const outcome = await askServer("/api/shelf/import", { method: "POST", body: file, headers: { "Content-Type": "application/json" } });
+  return outcome.ok ? outcome : refused(`${file.name} was not taken in. ${outcome.refusal}`);
+}

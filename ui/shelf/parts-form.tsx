@@ -1,10 +1,11 @@
 "use client";
 
-import { Button, Checkbox, Input, InputNumber } from "antd";
+import { Button, Input, InputNumber } from "antd";
 import { useState } from "react";
-import { BED_IDS, CODINGS, CONNECTORS, PICTURE_MODES, type Bed, type Coding, type Connector } from "@/core/facts";
-import { CONTENT_CATALOGUE, DeviceParts, ROLES, type SoundDescriptor } from "@/core/device";
+import { BED_IDS, CONNECTORS, PICTURE_MODES, type Connector } from "@/core/facts";
+import { CONTENT_CATALOGUE, DeviceParts, ROLES } from "@/core/device";
 import { masterWords, modeWords } from "@/core/text";
+import { SoundsField } from "@/ui/device";
 import { Choice } from "@/ui/kit";
 import styles from "./shelf.module.css";
 
@@ -58,7 +59,11 @@ export function PartsForm({ onKeep, onCancel }: { onKeep: (parts: DeviceParts) =
         </label>
       </div>
       <SocketsField sockets={parts.sockets} onChange={(sockets) => set({ sockets })} />
-      <SoundsField role={parts.role} sounds={parts.sounds} onChange={(sounds) => set({ sounds })} />
+      <SoundsField
+        legend={parts.role === "player" ? "What it can send" : "What it decodes or takes"}
+        sounds={parts.sounds}
+        onChange={(sounds) => set({ sounds })}
+      />
       <RoleFields parts={parts} set={set} />
       <div aria-live="assertive">{trouble ? <p className={styles.notice}>{trouble}</p> : null}</div>
       <div className={styles.acts}>
@@ -135,50 +140,6 @@ function SocketsField({ sockets, onChange }: { sockets: readonly Socket[]; onCha
       <Button size="small" onClick={() => onChange([...sockets, { ...NEW_SOCKET, label: `HDMI ${sockets.length + 1}` }])}>
         One more socket
       </Button>
-    </fieldset>
-  );
-}
-
-function SoundsField({
-  role,
-  sounds,
-  onChange,
-}: {
-  role: DeviceParts["role"];
-  sounds: readonly SoundDescriptor[] | null;
-  onChange: (sounds: SoundDescriptor[] | null) => void;
-}) {
-  const rows = sounds ?? [];
-  const toggle = (coding: Coding, on: boolean, maxChannels: number) => {
-    const channels: Bed = maxChannels > 6 ? "7.1" : maxChannels > 2 ? "5.1" : "2.0";
-    onChange(on ? [...rows, { coding, channels, objects: false }] : rows.filter((row) => row.coding !== coding));
-  };
-  return (
-    <fieldset className={styles.field}>
-      <legend>{role === "player" ? "What it can send" : "What it decodes or takes"}</legend>
-      <Checkbox checked={sounds === null} onChange={(event) => onChange(event.target.checked ? null : [])}>
-        not known yet
-      </Checkbox>
-      {sounds === null
-        ? null
-        : CODINGS.map((fact) => {
-            const row = rows.find(({ coding }) => coding === fact.id);
-            return (
-              <span key={fact.id} className={styles.sound}>
-                <Checkbox checked={row !== undefined} onChange={(event) => toggle(fact.id, event.target.checked, fact.maxChannels)}>
-                  {fact.name}
-                </Checkbox>
-                {row && fact.objects !== "none" ? (
-                  <Checkbox
-                    checked={row.objects}
-                    onChange={(event) => onChange(rows.map((one) => (one === row ? { ...row, objects: event.target.checked } : one)))}
-                  >
-                    objects
-                  </Checkbox>
-                ) : null}
-              </span>
-            );
-          })}
     </fieldset>
   );
 }

@@ -1,17 +1,29 @@
 "use client";
 
 import { Button } from "antd";
-import { Plus, Trash2 } from "lucide-react";
-import Link from "next/link";
+import { Download, FileUp, Pencil, Plus, Trash2 } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
-import { deviceFromParts, SHELF, type Archetype, type Device, type DeviceParts } from "@/core/device";
-import { plural } from "@/core/text";
-import { ThemeSwitch } from "@/ui/job";
-import { SocketShape } from "@/ui/kit";
-import { dropFromShelf, keepOnShelf, type OwnDevice } from "./own-devices";
+import { useRef, useState, type ReactNode } from "react";
+import {
+  deviceFromParts,
+  differencesFromArchetype,
+  findArchetype,
+  SHELF,
+  type Archetype,
+  type Device,
+  type DeviceParts,
+} from "@/core/device";
+import { writeShelfFile } from "@/core/job";
+import type { Outcome } from "@/core/outcome";
+import { differenceWords, plural } from "@/core/text";
+import { OutsideFrame } from "@/ui/frame";
+import { saveFile, SocketShape } from "@/ui/kit";
+import { changeOnShelf, dropFromShelf, importShelf, keepOnShelf, type OwnDevice } from "./own-devices";
 import { PartsForm } from "./parts-form";
 import styles from "./shelf.module.css";
+
+const EditOwn = dynamic(() => import("./edit-own").then((module) => module.EditOwn), { ssr: false });
 
 const LANES = [
   { role: "player", heading: "Players" },
@@ -24,38 +36,54 @@ const LANES = [
 export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
   const router = useRouter();
   const [making, setMaking] = useState(false);
+  const [editing, setEditing] = useState<OwnDevice | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
-  const keep = async (parts: DeviceParts) => {
-    const outcome = await keepOnShelf(deviceFromParts(parts, "device"));
+  const file = useRef<HTMLInputElement>(null);
+  const after = (outcome: Outcome<unknown, string>, then?: () => void) => {
     setNotice(outcome.ok ? null : outcome.refusal);
     if (!outcome.ok) return;
-    setMaking(false);
+    then?.();
     router.refresh();
   };
-  const drop = async (id: string) => {
-    const outcome = await dropFromShelf(id);
-    setNotice(outcome.ok ? null : outcome.refusal);
-    router.refresh();
+  const keep = async (parts: DeviceParts) => after(await keepOnShelf(deviceFromParts(parts, "device")), () => setMaking(false));
+  const takeFile = async (given: File | undefined) => {
+    if (given) after(await importShelf(given));
   };
   return (
-    <div className={styles.shelf}>
-      <header className={styles.top}>
-        <Link href="/">Docket</Link>
-        <h1>Shelf</h1>
-        <span className={styles.quiet}>
-          {plural(SHELF.length, "kind")} of device, {plural(own.length, "device")} of your own
-        </span>
-        <div className={styles.acts}>
-          {making ? null : (
+    <OutsideFrame
+      acts={
+        making ? null : (
+          <>
+            <input
+              ref={file}
+              type="file"
+              accept=".json,application/json"
+              hidden
+              data-testid="shelf-file"
+              onChange={(event) => void takeFile(event.target.files?.[0]).finally(() => (event.target.value = ""))}
+            />
+            <Button icon={<FileUp size={16} aria-hidden />} onClick={() => file.current?.click()}>
+              Import
+            </Button>
+            <Button
+              icon={<Download size={16} aria-hidden />}
+              disabled={own.length === 0}
+              onClick={() => saveFile("shelf.octachord-shelf.json", "application/json", writeShelfFile(own.map(({ device }) => device)))}
+            >
+              Export your own
+            </Button>
             <Button type="primary" icon={<Plus size={16} aria-hidden />} onClick={() => setMaking(true)}>
               Make a device
             </Button>
-          )}
-          <ThemeSwitch />
-        </div>
-      </header>
-      <div aria-live="assertive">{notice ? <p className={styles.notice}>{notice}</p> : null}</div>
+          </>
+        )
+      }
+    >
       <main className={styles.body}>
+        <p className={styles.quiet}>
+          {plural(SHELF.length, "kind")} of device, {plural(own.length, "device")} of your own
+        </p>
+        <div aria-live="assertive">{notice ? <p className={styles.notice}>{notice}</p> : null}</div>
         {making ? <PartsForm onKeep={(parts) => void keep(parts)} onCancel={() => setMaking(false)} /> : null}
         <section aria-label="Your own">
           <h2>Your own</h2>
@@ -65,15 +93,24 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
             </p>
           ) : (
             <ul className={styles.rows}>
-              {own.map(({ id, device }) => (
-                <Row key={id} device={device} summary={ROLE_WORDS[device.role]}>
-                  <Button
-                    type="text"
-                    icon={<Trash2 size={16} aria-hidden />}
-                    aria-label={`Take ${device.name} off the shelf`}
-                    title="Take it off the shelf; jobs keep their own copy"
-                    onClick={() => void drop(id)}
-                  />
+              {own.map((one) => (
+                <Row key={one.id} device={one.device} summary={ownSummary(one.device)}>
+                  <span>
+                    <Button
+                      type="text"
+                      icon={<Pencil size={16} aria-hidden />}
+                      aria-label={`Correct ${one.device.name}`}
+                      title="Correct it; jobs keep their own copy"
+                      onClick={() => setEditing(one)}
+                    />
+                    <Button
+                      type="text"
+                      icon={<Trash2 size={16} aria-hidden />}
+                      aria-label={`Take ${one.device.name} off the shelf`}
+                      title="Take it off the shelf; jobs keep their own copy"
+                      onClick={() => void dropFromShelf(one.id).then((outcome) => after(outcome))}
+                    />
+                  </span>
                 </Row>
               ))}
             </ul>
@@ -90,7 +127,15 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
           </section>
         ))}
       </main>
-    </div>
+      {editing ? (
+        <EditOwn
+          key={editing.id}
+          own={editing}
+          onKeep={(device) => void changeOnShelf(editing.id, device).then((outcome) => after(outcome, () => setEditing(null)))}
+          onLeave={() => setEditing(null)}
+        />
+      ) : null}
+    </OutsideFrame>
   );
 }
 
@@ -99,7 +144,19 @@ const ROLE_WORDS = { player: "player", box: "box", screen: "screen", sound: "sou
   string
 >;
 
-function Row({ device, summary, children }: { device: Pick<Archetype, "name" | "ports">; summary: string; children?: React.ReactNode }) {
+/** What a device of one's own is, where it came from and in what it differs from that. */
+function ownSummary(device: Device): string {
+  const model = device.archetype ? findArchetype(device.archetype) : undefined;
+  const differences = differencesFromArchetype(device);
+  const differs = differences && differenceWords(device, differences);
+  return [
+    model ? model.summary : ROLE_WORDS[device.role],
+    ...(model ? [differs ? `Differs from its class: ${differs}` : "Just as its class"] : []),
+    ...(device.edid ? [`EDID of ${device.edid.length / 2} bytes read`] : []),
+  ].join(". ");
+}
+
+function Row({ device, summary, children }: { device: Pick<Archetype, "name" | "ports">; summary: string; children?: ReactNode }) {
   return (
     <li className={styles.row}>
       <span>

@@ -1,22 +1,33 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { cache, type ReactNode } from "react";
-import { database, findJob } from "@/server";
+import { troubleSentence } from "@/core/text";
+import { DamagedDocument, damagedJob, database, findJob, type DamagedJob } from "@/server";
+import { DamagedPlace } from "@/ui/docket";
 import { JobFrame, JobProvider } from "@/ui/job";
 
 interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-const load = cache(async (id: string) => findJob(await database(), id));
+const load = cache(async (id: string) => {
+  const db = await database();
+  try {
+    return { found: await findJob(db, id), damaged: null };
+  } catch (error) {
+    if (error instanceof DamagedDocument) return { found: null, damaged: await damagedJob(db, id) };
+    throw error;
+  }
+});
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const found = await load((await params).id);
-  return { title: found?.job.name ?? "No such job" };
+  const { found, damaged } = await load((await params).id);
+  return { title: found?.job.name ?? (damaged ? "Damaged job" : "No such job") };
 }
 
 export default async function JobLayout({ params, children }: Props & { children: ReactNode }) {
-  const found = await load((await params).id);
+  const { found, damaged } = await load((await params).id);
+  if (damaged) return <DamagedPlace {...damagedProps(damaged)} />;
   if (!found) notFound();
   return (
     <JobProvider initial={found}>
@@ -24,3 +35,15 @@ export default async function JobLayout({ params, children }: Props & { children
     </JobProvider>
   );
 }
+
+const damagedProps = ({ id, troubles, saved, text }: DamagedJob) => ({
+  id,
+  text,
+  troubles: troubles.map(troubleSentence),
+  saved:
+    saved &&
+    (saved.from === "log"
+      ? "The log of its edits gives the job as it was last saved."
+      : "The parts of the document that read give a job with less in it."),
+  leftOut: saved?.leftOut ?? [],
+});

@@ -1,0 +1,5 @@
+import { BriefPlace } from "@/ui/brief";
+
+export default function Page() {
+  return <BriefPlace />;
+}

@@ -1,0 +1,1 @@
+export { BriefPlace } from "./brief-place";

@@ -1,0 +1,146 @@
+"use client";
+
+import { Button, InputNumber } from "antd";
+import { Plus, Trash2 } from "lucide-react";
+import { freeId, type Command, type Job, type Room, type Run } from "@/core/job";
+import { BRIEF_USES, roomName } from "@/core/text";
+import { Choice } from "@/ui/kit";
+import { useIntents, useJob } from "@/ui/job";
+import { LengthField } from "@/ui/preferences";
+import styles from "./brief.module.css";
+import { KeptText } from "./kept-text";
+import { useBrief } from "./use-brief";
+
+/** Rooms and places with what stands there, and where cables may run between them. */
+export function RoomsSection() {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  const add = () => {
+    const id = freeId("room-1", new Set(job.rooms.map((room) => room.id)));
+    edit({
+      kind: "set-rooms",
+      rooms: [...job.rooms, { id, name: job.rooms.length ? `Place ${job.rooms.length + 1}` : "Living room", seats: 0 }],
+    });
+  };
+  return (
+    <section aria-label="Rooms and cables">
+      <h3>Rooms and places</h3>
+      <ul className={styles.rooms}>
+        {job.rooms.map((room) => (
+          <RoomLine key={room.id} job={job} room={room} />
+        ))}
+      </ul>
+      <Button size="small" icon={<Plus size={14} aria-hidden />} onClick={add}>
+        A room or place
+      </Button>
+      {job.rooms.length > 1 ? <Runs job={job} /> : null}
+    </section>
+  );
+}
+
+function RoomLine({ job, room }: { job: Job; room: Room }) {
+  const { edit } = useIntents();
+  const set = (change: Partial<Room>) =>
+    edit({ kind: "set-rooms", rooms: job.rooms.map((row) => (row === room ? { ...row, ...change } : row)) });
+  const here = job.devices.filter((device) => device.room === room.id).map(({ id }) => id);
+  const stand = (ids: readonly string[]) => {
+    const moved = job.devices.filter(({ id }) => ids.includes(id) !== here.includes(id));
+    edit({
+      kind: "batch",
+      commands: moved.map(({ id }) => ({ kind: "edit-device", device: id, fields: { room: ids.includes(id) ? room.id : null } })),
+    });
+  };
+  return (
+    <li>
+      <KeptText label="Name of the room or place" value={room.name} limit={80} onKeep={(name) => set({ name })} />
+      <InputNumber
+        aria-label={`Seats in ${room.name}`}
+        min={0}
+        max={99}
+        precision={0}
+        value={room.seats}
+        suffix={room.seats === 1 ? "seat" : "seats"}
+        onChange={(seats) => set({ seats: seats ?? 0 })}
+      />
+      <Choice
+        mode="multiple"
+        label={`What stands in ${room.name}`}
+        placeholder="what stands here"
+        maxTagCount="responsive"
+        value={here}
+        options={job.devices.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={stand}
+      />
+      <Button
+        type="text"
+        icon={<Trash2 size={16} aria-hidden />}
+        aria-label={`Take ${room.name} away`}
+        onClick={() => edit(takeRoomAway(job, room.id))}
+      />
+    </li>
+  );
+}
+
+/** The room with everything that names it. */
+const takeRoomAway = (job: Job, id: string): Command => ({
+  kind: "batch",
+  commands: [
+    ...job.devices
+      .filter((device) => device.room === id)
+      .map((device) => ({ kind: "edit-device", device: device.id, fields: { room: null } }) as const),
+    { kind: "edit-brief", fields: { runs: job.brief.runs.filter(({ between }) => !between.includes(id)) } },
+    { kind: "set-rooms", rooms: job.rooms.filter((room) => room.id !== id) },
+  ],
+});
+
+/** Every pair of places, with whether a cable may run there and how long it must be. */
+function Runs({ job }: { job: Job }) {
+  const { brief, set } = useBrief();
+  const pairs = job.rooms.flatMap((a, index) => job.rooms.slice(index + 1).map((b) => [a.id, b.id] as const));
+  const keep = (pair: readonly [string, string], change: Partial<Run>) => {
+    const known = runOf(brief.runs, pair);
+    const id = known?.id ?? freeId("run-1", new Set(brief.runs.map((run) => run.id)));
+    const run: Run = { id, between: [...pair], allowed: true, lengthM: null, ...known, ...change };
+    set({ runs: [...brief.runs.filter((row) => row !== known), run] });
+  };
+  return (
+    <>
+      <h4>Cables between them</h4>
+      <p className={styles.uses}>{BRIEF_USES.runs}</p>
+      <ul className={styles.runs}>
+        {pairs.map((pair) => {
+          const run = runOf(brief.runs, pair);
+          const name = pair.map((room) => roomName(job, room)).join(" to ");
+          return (
+            <li key={name}>
+              <span dir="auto">{name}</span>
+              <Choice
+                label={`Whether a cable may run from ${name}`}
+                value={!run ? "unsaid" : run.allowed ? "may" : "not"}
+                options={[
+                  { value: "unsaid", label: "nothing said" },
+                  { value: "may", label: "a cable may run" },
+                  { value: "not", label: "no cable there" },
+                ]}
+                onChange={(value) =>
+                  value === "unsaid" ? set({ runs: brief.runs.filter((row) => row !== run) }) : keep(pair, { allowed: value === "may" })
+                }
+              />
+              {run?.allowed ? (
+                <LengthField
+                  label={`Length of a cable from ${name}`}
+                  value={run.lengthM}
+                  placeholder="how long"
+                  onChange={(lengthM) => keep(pair, { lengthM })}
+                />
+              ) : null}
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
+
+const runOf = (runs: readonly Run[], pair: readonly [string, string]): Run | undefined =>
+  runs.find(({ between }) => pair.every((room) => between.includes(room)));

@@ -1,0 +1,55 @@
+"use client";
+
+import { CONTENT_CATALOGUE, type Device, type Source } from "@/core/device";
+import { masterWords } from "@/core/text";
+import { Choice } from "@/ui/kit";
+import { useIntents, useJob } from "@/ui/job";
+import styles from "./brief.module.css";
+
+/** What they watch and play, player by player: each becomes a row of Arrivals. */
+export function WatchedSection() {
+  const devices = useJob((state) => state.job.devices);
+  const rows = devices.flatMap((device) => device.sources.map((source) => ({ device, source })));
+  return (
+    <section aria-label="What they watch and play">
+      <h3>What they watch and play</h3>
+      <p className={styles.uses}>Each becomes a row of Arrivals.</p>
+      {rows.length === 0 ? <p>Players noted on Gear stand here with what they play.</p> : null}
+      <ul className={styles.watched}>
+        {rows.map(({ device, source }) => (
+          <Watched key={`${device.id} ${source.id}`} device={device} source={source} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Watched({ device, source }: { device: Device; source: Source }) {
+  const { edit } = useIntents();
+  const own = source.contents.filter((content) => !CONTENT_CATALOGUE.some(({ id }) => id === content.id));
+  const known = [...own, ...CONTENT_CATALOGUE];
+  return (
+    <li>
+      <span dir="auto">
+        {device.name}
+        {source.kind === "media" ? "" : `, ${source.name}`}
+      </span>
+      <Choice
+        mode="multiple"
+        label={`What is watched on ${device.name}, ${source.name}`}
+        value={source.contents.map(({ id }) => id)}
+        placeholder="nothing"
+        maxTagCount="responsive"
+        options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
+        onChange={(ids: string[]) =>
+          edit({
+            kind: "set-contents",
+            device: device.id,
+            source: source.id,
+            contents: ids.flatMap((id) => source.contents.find((row) => row.id === id) ?? known.find((row) => row.id === id) ?? []),
+          })
+        }
+      />
+    </li>
+  );
+}

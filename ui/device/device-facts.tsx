@@ -1,0 +1,232 @@
+"use client";
+
+import { Input, InputNumber } from "antd";
+import { useState } from "react";
+import { VOLUMES, type Device, type Port } from "@/core/device";
+import type { Command } from "@/core/job";
+import { Choice } from "@/ui/kit";
+import styles from "./device.module.css";
+import { SoundsField } from "./sounds-field";
+
+interface DeviceFactsProps {
+  readonly device: Device;
+  readonly onEdit: (command: Command) => void;
+}
+
+const UNKNOWN = "unknown";
+const RATES = [10.2, 18, 24, 32, 40, 48] as const;
+const VOLUME_LABELS = {
+  "remote-and-cec": "its own remote, and HDMI control",
+  remote: "its own remote alone",
+  cec: "HDMI control alone",
+  knob: "a knob by hand",
+  fixed: "nothing: it is fixed",
+} as const satisfies Record<(typeof VOLUMES)[number], string>;
+
+/** What a device can do, to be corrected where this one differs from its class; everything can also be not known. */
+export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
+  const set = (fields: Extract<Command, { kind: "edit-device" }>["fields"]) => onEdit({ kind: "edit-device", device: device.id, fields });
+  const list = device.presents.find((rule) => rule.rule === "list");
+  return (
+    <div className={styles.facts}>
+      <section>
+        <h3>Sockets</h3>
+        <ul className={styles.sockets}>
+          {device.ports.map((port) => (
+            <SocketFacts key={port.id} device={device} port={port} onEdit={onEdit} />
+          ))}
+        </ul>
+      </section>
+      {device.role === "player" ? null : (
+        <SoundsField legend="What it decodes" sounds={device.decodes} onChange={(decodes) => set({ decodes })} />
+      )}
+      {list?.rule === "list" ? (
+        <SoundsField
+          legend="What it lists at its inputs"
+          sounds={list.sound}
+          onChange={(sound) => set({ presents: device.presents.map((rule) => (rule === list ? { ...list, sound } : rule)) })}
+        />
+      ) : null}
+      <HandsOn device={device} onEdit={onEdit} />
+      <div className={styles.pair}>
+        {device.display ? (
+          <>
+            <DelayField
+              label="Takes to show"
+              value={device.display.delayMs}
+              onChange={(delayMs) => device.display && set({ display: { ...device.display, delayMs } })}
+            />
+            <DelayField
+              label="To show a game"
+              value={device.display.gameDelayMs}
+              onChange={(gameDelayMs) => device.display && set({ display: { ...device.display, gameDelayMs } })}
+            />
+          </>
+        ) : null}
+        {device.role === "sound" || device.role === "box" ? (
+          <label>
+            Volume is moved by
+            <Choice
+              label={`What moves the volume of ${device.name}`}
+              value={device.volume ?? UNKNOWN}
+              options={[{ value: UNKNOWN, label: "not known" }, ...VOLUMES.map((value) => ({ value, label: VOLUME_LABELS[value] }))]}
+              onChange={(value) => set({ volume: VOLUMES.find((one) => one === value) ?? null })}
+            />
+          </label>
+        ) : null}
+        <label>
+          HDMI control (CEC)
+          <Choice
+            label={`Whether ${device.name} speaks CEC`}
+            value={device.speaksCec ? "speaks" : "none"}
+            options={[
+              { value: "speaks", label: "takes part" },
+              { value: "none", label: "takes no part" },
+            ]}
+            onChange={(value) => set({ speaksCec: value === "speaks" })}
+          />
+        </label>
+        <TextField key={`maker ${device.maker}`} label="Maker" value={device.maker} limit={80} onKeep={(maker) => set({ maker })} />
+      </div>
+      <TextField key={`note ${device.note}`} label="Note" value={device.note} limit={4000} onKeep={(note) => set({ note })} long />
+    </div>
+  );
+}
+
+function SocketFacts({ device, port, onEdit }: DeviceFactsProps & { port: Port }) {
+  const set = (fields: Extract<Command, { kind: "edit-port" }>["fields"]) =>
+    onEdit({ kind: "edit-port", device: device.id, port: port.id, fields });
+  const name = `${port.label} of ${device.name}`;
+  return (
+    <li>
+      <TextField key={port.label} label={`Print at ${name}`} value={port.label} limit={40} onKeep={(label) => set({ label })} bare />
+      {port.connector === "hdmi" ? (
+        <>
+          <Choice
+            size="small"
+            label={`Return channel of ${name}`}
+            value={port.returns ?? UNKNOWN}
+            options={[
+              { value: "none", label: "no return" },
+              { value: "arc", label: "ARC" },
+              { value: "earc", label: "eARC" },
+              { value: UNKNOWN, label: "return?" },
+            ]}
+            onChange={(value) => set({ returns: value === "none" || value === "arc" || value === "earc" ? value : null })}
+          />
+          <Choice
+            size="small"
+            label={`Rate of ${name}`}
+            value={port.maxGbps === null ? UNKNOWN : String(port.maxGbps)}
+            options={[...RATES.map((rate) => ({ value: String(rate), label: `${rate}\u2009Gb/s` })), { value: UNKNOWN, label: "rate?" }]}
+            onChange={(value) => set({ maxGbps: value === UNKNOWN ? null : Number(value) })}
+          />
+          <Choice
+            size="small"
+            label={`HDCP of ${name}`}
+            value={port.hdcp ?? UNKNOWN}
+            options={[
+              { value: "none", label: "no HDCP" },
+              { value: "1.4", label: "HDCP 1.4" },
+              { value: "2.2", label: "HDCP 2.2" },
+              { value: "2.3", label: "HDCP 2.3" },
+              { value: UNKNOWN, label: "HDCP?" },
+            ]}
+            onChange={(value) => set({ hdcp: value === "none" || value === "1.4" || value === "2.2" || value === "2.3" ? value : null })}
+          />
+        </>
+      ) : null}
+      {port.connector === "bluetooth" ? (
+        <Choice
+          size="small"
+          label={`Low-delay codec of ${name}`}
+          value={port.lowDelay === null ? UNKNOWN : port.lowDelay ? "low" : "usual"}
+          options={[
+            { value: "usual", label: "usual delay" },
+            { value: "low", label: "low-delay codec" },
+            { value: UNKNOWN, label: "codec?" },
+          ]}
+          onChange={(value) => set({ lowDelay: value === UNKNOWN ? null : value === "low" })}
+        />
+      ) : null}
+    </li>
+  );
+}
+
+/** What the inner ways that nobody has looked into pass on. */
+function HandsOn({ device, onEdit }: DeviceFactsProps) {
+  const way = device.routes.find(
+    (route) => route.kind === "sound" && !route.to.includes("speakers") && (route.passes === null || device.role === "screen"),
+  );
+  if (way?.kind !== "sound") return null;
+  const nameOf = (terminal: string) =>
+    device.ports.find(({ id }) => id === terminal)?.label ?? device.sources.find(({ id }) => id === terminal)?.name ?? terminal;
+  return (
+    <SoundsField
+      legend={`What it hands on from ${way.from.map(nameOf).join(", ")}`}
+      sounds={way.passes}
+      onChange={(passes) =>
+        onEdit({
+          kind: "edit-device",
+          device: device.id,
+          fields: { routes: device.routes.map((route) => (route === way ? { ...way, passes } : route)) },
+        })
+      }
+    />
+  );
+}
+
+function DelayField({ label, value, onChange }: { label: string; value: number | null; onChange: (ms: number | null) => void }) {
+  return (
+    <label>
+      {label}
+      <InputNumber
+        value={value}
+        min={0}
+        max={2000}
+        suffix="ms"
+        placeholder="not known"
+        onChange={onChange}
+        aria-label={`${label}, in milliseconds`}
+      />
+    </label>
+  );
+}
+
+interface TextFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly limit: number;
+  readonly onKeep: (text: string) => void;
+  readonly long?: boolean;
+  /** The label is for ears only. */
+  readonly bare?: boolean;
+}
+
+/** A text that is kept when it is left or Enter is pressed. */
+function TextField({ label, value, limit, onKeep, long = false, bare = false }: TextFieldProps) {
+  const [text, setText] = useState(value);
+  const keep = () => {
+    if (text !== value) onKeep(text);
+  };
+  const shared = {
+    value: text,
+    maxLength: limit,
+    "aria-label": label,
+    onChange: (event: { target: { value: string } }) => setText(event.target.value),
+    onBlur: keep,
+  };
+  const field = long ? (
+    <Input.TextArea {...shared} autoSize={{ minRows: 2, maxRows: 6 }} />
+  ) : (
+    <Input {...shared} size="small" onPressEnter={keep} />
+  );
+  return bare ? (
+    field
+  ) : (
+    <label>
+      {label}
+      {field}
+    </label>
+  );
+}

@@ -1,0 +1,3 @@
+export { DeviceFacts } from "./device-facts";
+export { EdidPanel } from "./edid-panel";
+export { SoundsField } from "./sounds-field";

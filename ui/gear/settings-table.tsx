@@ -1,0 +1,55 @@
+"use client";
+
+import { optionLabel, settingFact } from "@/core/facts";
+import { effectiveSetting, type Device, type Setting, type SettingState } from "@/core/device";
+import { useIntents } from "@/ui/job";
+import styles from "./device-story.module.css";
+
+const STATES = ["found", "planned", "left"] as const;
+
+/** As found, planned and left, side by side, with the place in the menu to look for. */
+export function SettingsTable({ device }: { device: Device }) {
+  if (device.settings.length === 0) return null;
+  return (
+    <section>
+      <h3>Settings as found, planned and left</h3>
+      <ul className={styles.settings}>
+        {device.settings.map((setting) => (
+          <li key={setting.key}>
+            <b>{settingFact(setting.key).name}</b>
+            <span>look in: {settingFact(setting.key).lookIn}</span>
+            <div>
+              {STATES.map((state) => (
+                <StateField key={state} device={device} setting={setting} state={state} />
+              ))}
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function StateField({ device, setting, state }: { device: Device; setting: Setting; state: SettingState }) {
+  const { edit } = useIntents();
+  const follows = effectiveSetting(device, setting.key, state);
+  return (
+    <label>
+      {state}
+      <select
+        aria-label={`${settingFact(setting.key).name}, as ${state}`}
+        value={setting[state] ?? ""}
+        onChange={(event) =>
+          edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
+        }
+      >
+        <option value="">{state === "found" || !follows ? "not known" : `(${optionLabel(setting.key, follows)})`}</option>
+        {setting.options.map((option) => (
+          <option key={option} value={option}>
+            {optionLabel(setting.key, option)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,2 @@
+export { LengthField } from "./length-field";
+export { PreferencesProvider, useKeepPreferences, usePreferences } from "./preferences-context";

@@ -1,0 +1,1 @@
+export { SettingsPlace } from "./settings-place";

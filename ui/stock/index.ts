@@ -1,0 +1,2 @@
+export { StockPlace } from "./stock-place";
+export { useStock } from "./use-stock";

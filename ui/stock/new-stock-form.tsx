@@ -1,0 +1,120 @@
+"use client";
+
+import { Button, Input, InputNumber } from "antd";
+import { useState } from "react";
+import { CABLE_CLASS_IDS, cableClassFact } from "@/core/facts";
+import { SHELF } from "@/core/device";
+import { StockFields, type StockWhat } from "@/core/stock";
+import { Choice } from "@/ui/kit";
+import { LengthField } from "@/ui/preferences";
+import styles from "./stock.module.css";
+
+const START: StockFields = { what: { kind: "cable", class: "ultra-high-speed", lengthM: 2 }, count: 1, minimum: 0, price: null };
+
+/** One more line for the van's list. */
+export function NewStockForm({ onKeep, onLeave }: { onKeep: (fields: StockFields) => void; onLeave: () => void }) {
+  const [fields, setFields] = useState(START);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const set = (change: Partial<StockFields>) => setFields({ ...fields, ...change });
+  const keep = () => {
+    const read = StockFields.safeParse(fields);
+    if (read.success) onKeep(read.data);
+    else setTrouble("The part needs a name.");
+  };
+  return (
+    <section className={styles.form} aria-label="Add to the van">
+      <label>
+        What it is
+        <Choice
+          label="What it is"
+          value={fields.what.kind}
+          options={[
+            { value: "cable", label: "a cable" },
+            { value: "device", label: "a box or device of the shelf" },
+            { value: "spare", label: "something else" },
+          ]}
+          onChange={(kind) => set({ what: startOf(kind) })}
+        />
+      </label>
+      <WhatFields what={fields.what} onChange={(what) => set({ what })} />
+      <label>
+        Count
+        <InputNumber min={0} max={9999} precision={0} value={fields.count} onChange={(count) => set({ count: count ?? 0 })} />
+      </label>
+      <label>
+        Restock below
+        <InputNumber min={0} max={9999} precision={0} value={fields.minimum} onChange={(minimum) => set({ minimum: minimum ?? 0 })} />
+      </label>
+      <label>
+        Price
+        <InputNumber min={0} max={1_000_000} value={fields.price} onChange={(price) => set({ price })} placeholder="not priced" />
+      </label>
+      <p aria-live="assertive" className={styles.missing}>
+        {trouble}
+      </p>
+      <div className={styles.formActs}>
+        <Button onClick={onLeave}>Leave it</Button>
+        <Button type="primary" onClick={keep}>
+          Keep
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+function startOf(kind: StockWhat["kind"]): StockWhat {
+  switch (kind) {
+    case "cable":
+      return { kind, class: "ultra-high-speed", lengthM: 2 };
+    case "device":
+      return { kind, archetype: SHELF.find(({ role }) => role === "box")?.archetype ?? "" };
+    case "spare":
+      return { kind, name: "" };
+  }
+}
+
+function WhatFields({ what, onChange }: { what: StockWhat; onChange: (what: StockWhat) => void }) {
+  switch (what.kind) {
+    case "cable":
+      return (
+        <>
+          <label>
+            Class
+            <Choice
+              label="Class of the cable"
+              value={what.class}
+              options={CABLE_CLASS_IDS.filter((id) => id !== "direct-plug" && id !== "bluetooth").map((id) => ({
+                value: id,
+                label: cableClassFact(id).name,
+              }))}
+              onChange={(chosen) => onChange({ ...what, class: chosen })}
+            />
+          </label>
+          <label>
+            Length
+            <LengthField label="Length" value={what.lengthM} onChange={(lengthM) => lengthM && onChange({ ...what, lengthM })} />
+          </label>
+        </>
+      );
+    case "device":
+      return (
+        <label className={styles.wide}>
+          Device
+          <Choice
+            label="Device of the shelf"
+            showSearch={{ optionFilterProp: "label" }}
+            value={what.archetype}
+            options={SHELF.map(({ archetype, name, summary }) => ({ value: archetype, label: `${name}: ${summary}` }))}
+            onChange={(archetype) => onChange({ ...what, archetype })}
+          />
+        </label>
+      );
+    case "spare":
+      return (
+        <label className={styles.wide}>
+          Name
+          <Input value={what.name} maxLength={120} autoFocus onChange={(event) => onChange({ ...what, name: event.target.value })} />
+        </label>
+      );
+  }
+}
