@@ -19,7 +19,7 @@ test("a device made from nothing by keyboard and mouse is kept, found in a job's
   await page.getByRole("button", { name: "Keep on the shelf" }).click();
   const own = page.getByRole("region", { name: "Your own" });
   await expect(own.getByText(name)).toBeVisible();
-  await expect(own.getByText("OPT")).toBeVisible();
+  await expect(own.getByText("OPT", { exact: true })).toBeVisible();
 
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/gear`);
   await page.getByRole("button", { name: "Add a device" }).click();

@@ -29,7 +29,7 @@ const isAssured = ({ pictureLosses }: Arrival) =>
   !pictureLosses.some(({ code }) => code === "picture-length" || code === "picture-unknown");
 
 /** Orders two pictures of a row: one at all, then detail, rate, HDR, depth, and whether the cable's length assures it. */
-function comparePictures(a: Arrival, b: Arrival): number {
+export function comparePictures(a: Arrival, b: Arrival): number {
   const figures = (arrival: Arrival): readonly number[] => {
     const { picture } = arrival;
     if (!picture) return [0];

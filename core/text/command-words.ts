@@ -14,7 +14,17 @@ export function commandWords(job: Job, command: Command): string {
   if (plug && commands.some((step) => step.kind === "unplug"))
     return `moved ${deviceName(job, plug.cable.from.device)} to ${deviceName(job, plug.cable.to.device)} ${socketPrint(job, plug.cable.to)}`;
   const first = commands[0];
-  return first ? singleWords(job, first) : "nothing";
+  if (!first) return "nothing";
+  const kinds = new Set(commands.map(({ kind }) => kind));
+  // Several of a kind that belong together are told as one.
+  if (kinds.size === 1 && (first.kind === "arrange" || first.kind === "edit-device" || first.kind === "add-device"))
+    return commands.length === 1 ? singleWords(job, first) : severalWords(first.kind, commands.length);
+  return commands.length === 1 ? singleWords(job, first) : `${singleWords(job, first)}, and ${commands.length - 1} more`;
+}
+
+function severalWords(kind: "arrange" | "edit-device" | "add-device", count: number): string {
+  if (kind === "arrange") return `laid out ${count} plates`;
+  return kind === "add-device" ? `added ${count} devices` : `corrected ${count} devices`;
 }
 
 function singleWords(job: Job, command: SingleCommand): string {

@@ -1,26 +1,44 @@
 "use client";
 
-import { useEffect, useState } from "react";
-import { EffectLine, Sheet, useChanges, useJob } from "@/ui/job";
+import { Button } from "antd";
+import dynamic from "next/dynamic";
+import { useEffect } from "react";
+import { boardText, plural } from "@/core/text";
+import { EffectLine, Sheet, useChanges, useChosen, useIntents, useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
 import { Score } from "./score";
 import { Story } from "./story";
 
-/** The board as a score: one row for each player and kind of content, read from left to right. */
+const CompareView = dynamic(() => import("./compare-view").then((module) => module.CompareView), { ssr: false });
+const ChangesView = dynamic(() => import("./changes-view").then((module) => module.ChangesView), { ssr: false });
+
+const VIEWS = [
+  { key: "board", name: "Board" },
+  { key: "compare", name: "Compare" },
+  { key: "changes", name: "Changes" },
+] as const;
+
+/** The board as a score, two states of it side by side, and the changes that would move it. */
 export function ArrivalsPlace() {
   const board = useJob((state) => state.board);
   const job = useJob((state) => state.job);
-  const [wanted, setWanted] = useState<string | null>(null);
+  const { say } = useIntents();
+  const [wanted, setWanted] = useChosen("row");
+  const [viewName, setView] = useChosen("view");
+  const [lostOnly, setLostOnly] = useChosen("lost");
+  const view = VIEWS.find(({ key }) => key === viewName)?.key ?? "board";
   const changes = useChanges(job);
-  const worst = board.find(({ verdict }) => verdict !== "full") ?? board[0];
-  const chosen = board.find(({ id }) => id === wanted) ?? worst;
+  const lost = board.filter(({ verdict }) => verdict !== "full");
+  const shown = lostOnly && lost.length ? lost : board;
+  const chosen = shown.find(({ id }) => id === wanted) ?? lost[0] ?? board[0];
   useArrowKeys(
-    board.map(({ id }) => id),
+    shown.map(({ id }) => id),
     chosen?.id ?? null,
     setWanted,
   );
+  const copy = () => void navigator.clipboard.writeText(boardText(job, board)).then(() => say("The board is copied as text."));
   return (
     <Sheet
       marginLabel="The chosen row"
@@ -28,14 +46,48 @@ export function ArrivalsPlace() {
       foot={
         <>
           <EffectLine />
-          <BestChange smallest={changes.smallest} />
+          {view === "changes" ? null : <BestChange smallest={changes.smallest} />}
         </>
       }
     >
       <h2 className="for-ears-only">Arrivals</h2>
-      {board.length && chosen ? <Score chosen={chosen.id} onChoose={setWanted} /> : <EmptyBoard />}
+      {board.length ? (
+        <div className={styles.tools}>
+          <div role="group" aria-label="What is shown" className={styles.views}>
+            {VIEWS.map(({ key, name }) => (
+              <button
+                key={key}
+                type="button"
+                aria-pressed={key === view}
+                className={key === view ? styles.viewChosen : styles.view}
+                onClick={() => setView(key === "board" ? null : key)}
+              >
+                {name}
+              </button>
+            ))}
+          </div>
+          {view === "board" && lost.length ? (
+            <label className={styles.lostOnly}>
+              <input type="checkbox" checked={lostOnly !== null} onChange={(event) => setLostOnly(event.target.checked ? "1" : null)} />
+              only what is lost ({lost.length})
+            </label>
+          ) : null}
+          <Button size="small" onClick={copy}>
+            Copy as text
+          </Button>
+        </div>
+      ) : null}
+      {!board.length || !chosen ? (
+        <EmptyBoard />
+      ) : view === "compare" ? (
+        <CompareView />
+      ) : view === "changes" ? (
+        <ChangesView changes={changes} />
+      ) : (
+        <Score rows={shown} chosen={chosen.id} onChoose={setWanted} />
+      )}
       <p aria-live="polite" className={`for-ears-only ${styles.ears}`}>
-        {board.length} rows
+        {plural(shown.length, "row")}
       </p>
     </Sheet>
   );

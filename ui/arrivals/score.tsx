@@ -1,12 +1,20 @@
 "use client";
 
+import type { Arrival } from "@/core/chain";
 import { LegendButton, passedDevices, scoreColumns } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { ScoreRow } from "./score-row";
 import { STAFF_LEFT, STAFF_WIDTH, staffXs } from "./staff";
 
-export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: string) => void }) {
+interface ScoreProps {
+  readonly rows: readonly Arrival[];
+  readonly chosen: string;
+  readonly onChoose: (id: string) => void;
+}
+
+/** The rows of the board as a score: bar lines for what they pass, a cord for each. */
+export function Score({ rows, chosen, onChoose }: ScoreProps) {
   const job = useJob((state) => state.job);
   const board = useJob((state) => state.board);
   const effect = useJob((state) => state.effect);
@@ -26,7 +34,7 @@ export function Score({ chosen, onChoose }: { chosen: string; onChoose: (id: str
         <span aria-hidden>what plays</span>
       </div>
       <ol className={styles.rows}>
-        {board.map((arrival) => (
+        {rows.map((arrival) => (
           <li key={arrival.id}>
             <ScoreRow
               arrival={arrival}

@@ -1,27 +1,29 @@
 "use client";
 
 import { Button } from "antd";
-import { useMemo } from "react";
+import dynamic from "next/dynamic";
+import { useMemo, useState } from "react";
 import { whileItPlays, type Arrival } from "@/core/chain";
 import {
   cautionSentence,
   changeWords,
   deviceName,
-  LIP_SYNC_WORDS,
   meanwhileSentences,
   movedWords,
   pictureLossSentence,
   pictureWords,
   reasonRemedy,
   reasonSentence,
+  rowText,
   rowWords,
   screenSpeakersSentence,
   storyWords,
   unknownWords,
   volumeSentence,
 } from "@/core/text";
-import { formatMilliseconds } from "@/core/units";
 import { useIntents, useJob, type Changes } from "@/ui/job";
+import { HopList } from "./hop-list";
+import { LipSyncScale } from "./lip-sync-scale";
 import styles from "./story.module.css";
 
 const MOST_CURES = 4;
@@ -69,7 +71,39 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       ) : null}
       {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
       {arrival.pictureLosses.length ? <Cures arrival={arrival} changes={changes} what="pictureLifts" /> : null}
+      <details className={styles.more}>
+        <summary>Hop by hop</summary>
+        <HopList arrival={arrival} />
+      </details>
+      <Loads key={arrival.id} arrival={arrival} />
+      <CopyRow arrival={arrival} />
     </div>
+  );
+}
+
+const LoadChart = dynamic(() => import("./load-chart").then((module) => module.LoadChart), { ssr: false });
+
+/** Capacity against need; the chart is fetched only when it is opened. */
+function Loads({ arrival }: { arrival: Arrival }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className={styles.more} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>How full each link is</summary>
+      {open ? <LoadChart arrival={arrival} /> : null}
+    </details>
+  );
+}
+
+function CopyRow({ arrival }: { arrival: Arrival }) {
+  const job = useJob((state) => state.job);
+  const { say } = useIntents();
+  return (
+    <Button
+      size="small"
+      onClick={() => void navigator.clipboard.writeText(rowText(job, arrival)).then(() => say("The row is copied as text."))}
+    >
+      Copy this row as text
+    </Button>
   );
 }
 
@@ -160,12 +194,7 @@ function PictureStory({ arrival }: { arrival: Arrival }) {
       {arrival.pictureLosses.map((loss) => (
         <p key={pictureLossSentence(job, loss)}>{pictureLossSentence(job, loss)}</p>
       ))}
-      {arrival.lipSyncMs !== null && arrival.lipSync ? (
-        <p>
-          Sound {formatMilliseconds(Math.abs(arrival.lipSyncMs))} {arrival.lipSyncMs < 0 ? "before" : "after"} the picture:{" "}
-          {LIP_SYNC_WORDS[arrival.lipSync]}.
-        </p>
-      ) : null}
+      {arrival.lipSyncMs !== null && arrival.lipSync ? <LipSyncScale lipSyncMs={arrival.lipSyncMs} judgement={arrival.lipSync} /> : null}
     </section>
   );
 }

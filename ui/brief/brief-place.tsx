@@ -48,7 +48,7 @@ function HouseholdSection() {
       <Question name="Who uses the room" uses="household">
         <KeptText label="Who uses the room" value={brief.household} limit={300} onKeep={(household) => set({ household })} />
       </Question>
-      <Question name="Remotes they bear for the loudness" uses="remotes">
+      <Question name="Remotes they bear" uses="remotes">
         <InputNumber
           aria-label="Remotes they bear for the loudness"
           min={1}
@@ -75,8 +75,8 @@ function HouseholdSection() {
           label="The news sounds from"
           value={brief.newsFrom}
           options={[
-            ["system", "the big sound, always"],
-            ["screen", "the screen’s own speakers"],
+            ["system", "the big sound"],
+            ["screen", "the screen"],
           ]}
           onChange={(newsFrom) => set({ newsFrom })}
         />
@@ -87,7 +87,7 @@ function HouseholdSection() {
           value={brief.surround}
           options={[
             ["wished", "wished"],
-            ["plain", "plain sound is enough"],
+            ["plain", "plain will do"],
           ]}
           onChange={(surround) => set({ surround })}
         />
@@ -98,7 +98,7 @@ function HouseholdSection() {
           value={brief.clearSpeech ? "clear" : "usual"}
           options={[
             ["usual", "as it comes"],
-            ["clear", "must be clear"],
+            ["clear", "clear"],
           ]}
           onChange={(value) => set({ clearSpeech: value === "clear" })}
         />

@@ -7,9 +7,11 @@ import styles from "./brief.module.css";
 export function Question({ name, uses, children }: { name: string; uses: keyof Brief; children: ReactNode }) {
   return (
     <div className={styles.question}>
-      <span className={styles.name}>{name}</span>
+      <span className={styles.name}>
+        {name}
+        <span className={styles.uses}>{BRIEF_USES[uses]}</span>
+      </span>
       <div className={styles.answer}>{children}</div>
-      <span className={styles.uses}>{BRIEF_USES[uses]}</span>
     </div>
   );
 }

@@ -39,7 +39,8 @@ function Watched({ device, source }: { device: Device; source: Source }) {
         label={`What is watched on ${device.name}, ${source.name}`}
         value={source.contents.map(({ id }) => id)}
         placeholder="nothing"
-        maxTagCount="responsive"
+        maxTagCount={2}
+        maxTagTextLength={11}
         options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
         onChange={(ids: string[]) =>
           edit({

@@ -6,13 +6,16 @@ import { useEffect, useState } from "react";
 import type { FindEntry } from "./find-dialog";
 import styles from "./frame.module.css";
 
-const FindDialog = dynamic(() => import("./find-dialog").then((module) => module.FindDialog), { ssr: false });
+const load = () => import("./find-dialog").then((module) => module.FindDialog);
+const FindDialog = dynamic(load, { ssr: false });
 
 /** Opens the one field that finds everything; Ctrl K does so from anywhere. */
 export function FindButton({ entries }: { entries: () => readonly FindEntry[] }) {
   const [open, setOpen] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      // The first of the two keys already fetches the field, so that it is there for the letters after the second.
+      if (event.key === "Control" || event.key === "Meta") void load();
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "k") return;
       event.preventDefault();
       setOpen(true);
@@ -22,7 +25,14 @@ export function FindButton({ entries }: { entries: () => readonly FindEntry[] })
   }, []);
   return (
     <>
-      <button type="button" className={styles.find} onClick={() => setOpen(true)} title="Find a job, place, device or act (Ctrl K)">
+      <button
+        type="button"
+        className={styles.find}
+        onClick={() => setOpen(true)}
+        onPointerEnter={() => void load()}
+        onFocus={() => void load()}
+        title="Find a job, place, device or act (Ctrl K)"
+      >
         <Search size={16} aria-hidden />
         Find
       </button>

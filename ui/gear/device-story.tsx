@@ -101,6 +101,7 @@ function PlaceFields({ device }: { device: Device }) {
   const { edit } = useIntents();
   return (
     <div className={styles.pair}>
+      <span>It</span>
       <Choice
         size="small"
         label={`Where ${device.name} comes from`}

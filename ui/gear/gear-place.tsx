@@ -8,13 +8,13 @@ import { useEffect, useMemo, useState } from "react";
 import { openQuestions } from "@/core/survey";
 import { EmptyPlace } from "@/ui/kit";
 import { EffectLine, isTyping, Sheet, useChosen, useJob } from "@/ui/job";
+import { AddDeviceDialog } from "./add-device-dialog";
 import { BackPlate } from "./back-plate";
 import { DeviceStory } from "./device-story";
 import styles from "./gear.module.css";
+import { WalkDialog } from "./walk-dialog";
 
-const AddDeviceDialog = dynamic(() => import("./add-device-dialog").then((module) => module.AddDeviceDialog), { ssr: false });
 const TableDialog = dynamic(() => import("./table-dialog").then((module) => module.TableDialog), { ssr: false });
-const WalkDialog = dynamic(() => import("./walk-dialog").then((module) => module.WalkDialog), { ssr: false });
 
 const LANES = [
   { role: "player", heading: "Players" },

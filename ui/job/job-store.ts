@@ -90,7 +90,7 @@ function change(
   words: string,
   history: (inverse: Command) => Pick<JobState, "done" | "undone">,
 ): boolean {
-  const { job, board, solved, unsaved } = store.getState();
+  const { job, board, solved, unsaved, save } = store.getState();
   const applied = applyCommand(job, command);
   if (!applied.ok) {
     store.setState({ notice: refusalSentence(job, applied.refusal) });
@@ -103,6 +103,8 @@ function change(
     board: after.rows,
     solved: after,
     unsaved: [...unsaved, command],
+    // From this instant on it is not saved; a wait for the server goes on being told.
+    save: save.kind === "waiting" ? save : { kind: "saving" },
     effect: { words: upperFirst(words), ...movedRows(board, after.rows), before: board },
     notice: null,
   });

@@ -2,30 +2,50 @@
 
 import { Position, type Edge, type EdgeProps } from "@xyflow/react";
 import { bedStrings } from "@/core/facts";
-import type { Arrival, Hop } from "@/core/chain";
-import { curvePath, directCurve, passingCurve, zigzagAlong, type Curve } from "./curve";
+import type { Stream } from "@/core/chain";
+import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
 import { PLATE } from "./lanes";
 import styles from "./patch.module.css";
 
+/** What a layer draws along a cable: the strings of a sound, a line that stands out, one that is broken off, or a thin one. */
+export interface CableDrawing {
+  readonly line: "strings" | "lit" | "lost" | "thin";
+  readonly stream: Stream | null;
+  /** A few words or a figure at its middle. */
+  readonly words: string | null;
+}
+
+export const THIN: CableDrawing = { line: "thin", stream: null, words: null };
+
 export type CableEdgeData = {
-  readonly arrival: Arrival | null;
+  readonly drawing: CableDrawing;
   readonly chosen: boolean;
   /** The height at which it passes the lane between its ends; null where there is none. */
   readonly passing: number | null;
 };
 
-const GAP = 3;
+export const STRING_GAP = 3;
 
-/** A cable on the map: the strings of the chosen row where its sound runs, a thin line otherwise. */
-export function CableEdge({ id, data, ...ends }: EdgeProps<Edge<CableEdgeData>>) {
+/** A cable on the map, drawn as the layer in sight says. */
+export function CableEdge({ data, ...ends }: EdgeProps<Edge<CableEdgeData>>) {
   const curve = curveOf(ends, data?.passing ?? null);
   const path = curvePath(curve);
-  const hop = data?.arrival?.hops.find(({ cable }) => cable === id);
+  const middle = middleOf(curve);
+  const { line, stream, words } = data?.drawing ?? THIN;
   return (
     <>
       <path d={path} className={styles.grip} />
       {data?.chosen ? <path d={path} className={styles.chosenCable} /> : null}
-      {hop?.out ? <Strings curve={curve} hop={hop} /> : <path d={path} className={hop ? styles.lostCable : styles.cable} />}
+      {line === "strings" && stream ? (
+        <Strings curve={curve} stream={stream} />
+      ) : (
+        <path d={path} className={line === "lit" ? styles.litCable : line === "lost" ? styles.lostCable : styles.cable} />
+      )}
+      {words ? (
+        <text x={middle.x} y={middle.y - (line === "strings" ? 24 : 10)} className={styles.cableWords}>
+          {words}
+        </text>
+      ) : null}
     </>
   );
 }
@@ -38,19 +58,19 @@ function curveOf(ends: Ends, passing: number | null): Curve {
   return passing === null ? directCurve(from, to) : passingCurve(from, to, passing, PLATE.lane - PLATE.width);
 }
 
-function Strings({ curve, hop }: { curve: Curve; hop: Hop }) {
-  const stream = hop.out;
-  if (!stream) return null;
+function Strings({ curve, stream }: { curve: Curve; stream: Stream }) {
   const path = curvePath(curve);
   const strings = bedStrings(stream.channels);
-  const top = -((strings.length - 1) * GAP) / 2;
+  const top = -((strings.length - 1) * STRING_GAP) / 2;
   const texture = stream.lineage === "re-encoded" ? styles.reEncoded : stream.lossless ? styles.lossless : styles.lossy;
   return (
     <>
       {strings.map((name, index) => (
-        <path key={name} d={path} transform={`translate(0 ${top + index * GAP})`} className={`${styles.string} ${texture}`} />
+        <path key={name} d={path} transform={`translate(0 ${top + index * STRING_GAP})`} className={`${styles.string} ${texture}`} />
       ))}
-      {stream.objects === "none" ? null : <path d={zigzagAlong(curve, GAP + 4 - top)} className={`${styles.string} ${styles.objects}`} />}
+      {stream.objects === "none" ? null : (
+        <path d={zigzagAlong(curve, STRING_GAP + 4 - top)} className={`${styles.string} ${styles.objects}`} />
+      )}
     </>
   );
 }

@@ -1,12 +1,13 @@
 "use client";
 
-import { Button, Input, InputNumber } from "antd";
+import { Button, Input } from "antd";
 import { useState } from "react";
 import { cableClassFact, classesJoining, type ReturnWires } from "@/core/facts";
 import { findPort, moveCableEnd, sameEnd, socketAnswers, type Cable, type CableEnd } from "@/core/job";
-import { deviceName, socketName } from "@/core/text";
-import { Choice } from "@/ui/kit";
+import { cableMark, deviceName, endTag, socketName } from "@/core/text";
+import { Choice, SUPPLY_OPTIONS } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
+import { LengthField } from "@/ui/preferences";
 import styles from "./patch.module.css";
 
 const WIRES = [
@@ -21,7 +22,7 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
   const [out, into] = [findPort(job, cable.from), findPort(job, cable.to)];
-  const set = (fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "label">>) =>
+  const set = (fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "label" | "tags" | "supply">>) =>
     edit({ kind: "edit-cable", cable: cable.id, fields });
   return (
     <section className={styles.desk} aria-label="The chosen cable">
@@ -44,15 +45,7 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
       </label>
       <label>
         Length
-        <InputNumber
-          value={cable.lengthM}
-          min={0.1}
-          max={1000}
-          step={0.5}
-          suffix="m"
-          onChange={(lengthM) => lengthM !== null && set({ lengthM })}
-          aria-label="Length in metres"
-        />
+        <LengthField label="Length" value={cable.lengthM} onChange={(lengthM) => lengthM !== null && set({ lengthM })} />
       </label>
       {out?.connector === "hdmi" ? (
         <label>
@@ -77,7 +70,26 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
           label="Direction of the cable"
         />
       </label>
-      <LabelField key={cable.id} cable={cable} onSet={(label) => set({ label })} />
+      <label>
+        It
+        <Choice value={cable.supply} options={SUPPLY_OPTIONS} onChange={(supply) => set({ supply })} label="Where the cable comes from" />
+      </label>
+      <KeptField
+        key={`mark ${cable.id}`}
+        label="Mark of the cable"
+        value={cable.label}
+        placeholder={cableMark(job, cable)}
+        onSet={(label) => set({ label })}
+      />
+      {(["from", "to"] as const).map((end) => (
+        <KeptField
+          key={`${end} ${cable.id}`}
+          label={`Label at ${deviceName(job, cable[end].device)}`}
+          value={cable.tags[end]}
+          placeholder={endTag(job, cable, end)}
+          onSet={(text) => set({ tags: { ...cable.tags, [end]: text } })}
+        />
+      ))}
       <Button
         danger
         onClick={() => {
@@ -117,21 +129,31 @@ function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
   );
 }
 
-function LabelField({ cable, onSet }: { cable: Cable; onSet: (label: string) => void }) {
-  const [label, setLabel] = useState(cable.label);
+interface KeptFieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly placeholder: string;
+  readonly onSet: (text: string) => void;
+}
+
+/** A text that is kept when it is left or Enter is pressed; empty, it is what the plan makes of it. */
+function KeptField({ label, value, placeholder, onSet }: KeptFieldProps) {
+  const [text, setText] = useState(value);
   const keep = () => {
-    if (label !== cable.label) onSet(label);
+    if (text !== value) onSet(text);
   };
   return (
     <label>
-      Label at each end
+      {label}
       <Input
-        value={label}
+        value={text}
+        placeholder={placeholder}
+        title={text || placeholder}
         maxLength={80}
-        onChange={(event) => setLabel(event.target.value)}
+        onChange={(event) => setText(event.target.value)}
         onBlur={keep}
         onPressEnter={keep}
-        aria-label="Label at each end"
+        aria-label={label}
       />
     </label>
   );

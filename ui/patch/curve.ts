@@ -31,6 +31,12 @@ export function passingCurve(from: Point, to: Point, height: number, gap: number
   ];
 }
 
+/** The point halfway along the middle piece of a run. */
+export function middleOf(curve: Curve): Point {
+  const piece = curve[Math.floor(curve.length / 2)];
+  return (piece && sample(piece, 2)[0]) ?? { x: 0, y: 0 };
+}
+
 /** The run as the `d` of an SVG path. */
 export const curvePath = (curve: Curve): string =>
   curve

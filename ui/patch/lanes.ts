@@ -17,23 +17,24 @@ export interface PlacedPlate {
   readonly sides: ReadonlyMap<string, Side>;
 }
 
-/** Plates in lanes by role, in the order of the document, centred against the tallest lane; the same job always lies the same way. */
+/**
+ * Plates in lanes by role, each lane from the top in the order of the document, so that what is added stands below and nothing moves;
+ * a plate that was dragged stands where it was put. The same job always lies the same way.
+ */
 export function placePlates(job: Job): readonly PlacedPlate[] {
   const used = LANES.filter((role) => job.devices.some((device) => device.role === role));
   const lanes = used.map((role) => job.devices.filter((device) => device.role === role));
   // Three lanes have room for wide cords between them, four just fit the page.
   const step = used.length > 3 ? PLATE.lane : PLATE.wideLane;
   const heightOf = (device: Device) => PLATE.head + device.ports.length * PLATE.row + 8;
-  const laneHeight = (devices: readonly Device[]) => devices.reduce((sum, device) => sum + heightOf(device) + PLATE.gap, -PLATE.gap);
-  const tallest = Math.max(0, ...lanes.map(laneHeight));
+  const put = new Map(job.arrangement.map(({ device, x, y }) => [device, { x, y }]));
   return lanes.flatMap((devices, lane) => {
-    let y = (tallest - laneHeight(devices)) / 2;
+    let y = 0;
     return devices.map((device) => {
       const height = heightOf(device);
       const placed = {
         device,
-        x: lane * step,
-        y,
+        ...(put.get(device.id) ?? { x: lane * step, y }),
         height,
         sides: new Map(device.ports.map((port) => [port.id, sideOf(job, device, port)])),
       };

@@ -1,56 +1,60 @@
 "use client";
 
 import Link from "next/link";
-import { useMemo, useState } from "react";
-import { cableAt, joinSockets, type CableEnd } from "@/core/job";
+import { useCallback, useMemo, useState } from "react";
+import { cableAt, joinSockets, whyNotLay, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
-import { whyNotPlug } from "@/core/job";
 import { Choice, EmptyPlace, LegendButton } from "@/ui/kit";
-import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
+import { EffectLine, Sheet, useChosen, useIntents, useJob } from "@/ui/job";
+import { THIN } from "./cable-edge";
 import { CableStory } from "./cable-story";
+import { ExportButtons } from "./export-buttons";
+import { layerOf, LAYERS, type LayerKey } from "./layers";
 import { PlugDesk } from "./plug-desk";
 import styles from "./patch.module.css";
 import { WiringMap } from "./wiring-map";
 
-type Chosen =
-  { readonly kind: "none" } | { readonly kind: "cable"; readonly cable: string } | { readonly kind: "socket"; readonly end: CableEnd };
-
-/** The wiring map: back plates in lanes, joined socket to socket; the chosen row's sound runs through it. */
+/** The wiring map: back plates in lanes, joined socket to socket; the chosen row's way lights from end to end. */
 export function PatchPlace() {
   const job = useJob((state) => state.job);
   const board = useJob((state) => state.board);
   const { edit, say } = useIntents();
-  const [choice, setChoice] = useState<Chosen>({ kind: "none" });
-  const [wantedRow, setWantedRow] = useState<string | null>(null);
+  const [held, setHeld] = useState<CableEnd | null>(null);
+  const [cableId, setCable] = useChosen("cable");
+  const [wantedRow, setWantedRow] = useChosen("row");
+  const [layerKey, setLayerKey] = useState<LayerKey>("sound");
   const row = useMemo(
     () => board.find(({ id }) => id === wantedRow) ?? board.find(({ verdict }) => verdict !== "full") ?? board[0] ?? null,
     [board, wantedRow],
   );
-  const chosenCable = choice.kind === "cable" ? job.cables.find(({ id }) => id === choice.cable) : undefined;
-
+  const layer = useMemo(() => layerOf(job, row, layerKey), [job, row, layerKey]);
+  const drawn = useCallback((cable: string) => layer.cables.get(cable) ?? THIN, [layer]);
+  const chosenCable = held ? undefined : job.cables.find(({ id }) => id === cableId);
+  const chooseCable = (id: string | null) => {
+    setHeld(null);
+    setCable(id);
+  };
   const join = (a: CableEnd, b: CableEnd) => {
-    const refusal = whyNotPlug(job, a, b);
-    if (refusal) say(refusalSentence(job, refusal));
-    else {
-      const command = joinSockets(job, a, b);
-      if (edit(command) && command.kind === "plug") setChoice({ kind: "cable", cable: command.cable.id });
-    }
+    const refusal = whyNotLay(job, a, b);
+    if (refusal) return say(refusalSentence(job, refusal));
+    const command = joinSockets(job, a, b);
+    if (edit(command) && command.kind === "plug") chooseCable(command.cable.id);
   };
   const press = (end: CableEnd) => {
     const cable = cableAt(job, end);
-    if (choice.kind === "socket" && !(choice.end.device === end.device && choice.end.port === end.port)) join(choice.end, end);
-    else if (cable) setChoice({ kind: "cable", cable: cable.id });
-    else setChoice(choice.kind === "socket" ? { kind: "none" } : { kind: "socket", end });
+    if (held && !(held.device === end.device && held.port === end.port)) join(held, end);
+    else if (cable) chooseCable(cable.id);
+    else setHeld(held ? null : end);
   };
-
   return (
     <Sheet
       marginLabel="What is chosen on the map"
       margin={
         <div className={styles.margin}>
-          {board.length ? (
+          <LayerChoice chosen={layerKey} onChoose={setLayerKey} />
+          {board.length && layerKey !== "control" ? (
             <label className={styles.rowChoice}>
-              The cord on the map shows
+              The map shows the way of
               <Choice
                 value={row?.id ?? null}
                 onChange={setWantedRow}
@@ -58,21 +62,20 @@ export function PatchPlace() {
                   value: arrival.id,
                   label: `${deviceName(job, arrival.player)}, ${rowWords(arrival)}: ${VERDICT_WORDS[arrival.verdict].toLowerCase()}`,
                 }))}
-                label="The row whose cord the map shows"
+                label="The row whose way the map shows"
               />
             </label>
           ) : null}
           {board.length ? <LegendButton /> : null}
-          {choice.kind === "socket" ? (
-            <PlugDesk end={choice.end} onJoin={(other) => join(choice.end, other)} onCancel={() => setChoice({ kind: "none" })} />
-          ) : null}
-          {chosenCable ? <CableStory cable={chosenCable} onGone={() => setChoice({ kind: "none" })} /> : null}
-          {choice.kind === "none" || (choice.kind === "cable" && !chosenCable) ? (
+          {held ? <PlugDesk end={held} onJoin={(other) => join(held, other)} onCancel={() => setHeld(null)} /> : null}
+          {chosenCable ? <CableStory cable={chosenCable} onGone={() => chooseCable(null)} /> : null}
+          {held || chosenCable ? null : (
             <p className={styles.quiet}>
               Drag from a socket to another, or choose a socket and then its other end. Sockets that cannot take the plug step back and say
-              why. A cable is chosen at either of its sockets.
+              why. A cable is chosen at either of its sockets; a plate is dragged by its name.
             </p>
-          ) : null}
+          )}
+          {job.devices.length ? <ExportButtons row={row} /> : null}
         </div>
       }
       foot={<EffectLine />}
@@ -80,17 +83,36 @@ export function PatchPlace() {
       <h2 className="for-ears-only">Patch</h2>
       {job.devices.length ? (
         <WiringMap
-          row={row}
-          held={choice.kind === "socket" ? choice.end : null}
+          drawn={drawn}
+          plateWords={layer.plates}
+          held={held}
           chosenCable={chosenCable?.id ?? null}
           onPress={press}
           onJoin={join}
-          onChooseCable={(cable) => setChoice({ kind: "cable", cable })}
+          onChooseCable={chooseCable}
         />
       ) : (
         <EmptyMap />
       )}
     </Sheet>
+  );
+}
+
+function LayerChoice({ chosen, onChoose }: { chosen: LayerKey; onChoose: (key: LayerKey) => void }) {
+  return (
+    <div role="group" aria-label="What the map shows" className={styles.layers}>
+      {LAYERS.map(({ key, name }) => (
+        <button
+          key={key}
+          type="button"
+          aria-pressed={key === chosen}
+          className={key === chosen ? styles.layerChosen : styles.layer}
+          onClick={() => onChoose(key)}
+        >
+          {name}
+        </button>
+      ))}
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 "use client";
 
+import type { KeyboardEvent } from "react";
 import { Handle, Position, type Node, type NodeProps } from "@xyflow/react";
 import type { Port } from "@/core/device";
 import { cableAt } from "@/core/job";
@@ -14,15 +15,48 @@ export type PlateNodeType = Node<{ plate: PlacedPlate }, "plate">;
 
 /** A back plate on the map: every socket a button and a place to plug. */
 export function PlateNode({ data: { plate } }: NodeProps<PlateNodeType>) {
+  const { plateWords } = useMap();
+  const words = plateWords.get(plate.device.id);
   return (
     <div className={styles.plate} style={{ width: PLATE.width, height: plate.height }}>
-      <b dir="auto" title={plate.device.name}>
-        {plate.device.name}
-      </b>
+      <PlateHead plate={plate} />
+      {words ? <span className={styles.plateWords}>{words}</span> : null}
       {plate.device.ports.map((port) => (
         <SocketRow key={port.id} device={plate.device.id} port={port} side={plate.sides.get(port.id) ?? "left"} />
       ))}
     </div>
+  );
+}
+
+const STEP = 20;
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP],
+};
+
+/** The name of a device: the plate is dragged by it, or moved with the arrow keys. */
+function PlateHead({ plate }: { plate: PlacedPlate }) {
+  const { onMove } = useMap();
+  const onKey = (event: KeyboardEvent) => {
+    const step = ARROWS[event.key];
+    if (!step) return;
+    event.preventDefault();
+    event.stopPropagation();
+    onMove(plate.device.id, { x: plate.x + step[0], y: plate.y + step[1] });
+  };
+  return (
+    <button
+      type="button"
+      dir="auto"
+      className={`${styles.plateHead} plate-head`}
+      title={`${plate.device.name}: drag to move, or use the arrow keys`}
+      aria-label={`${plate.device.name}: arrow keys move its plate`}
+      onKeyDown={onKey}
+    >
+      {plate.device.name}
+    </button>
   );
 }
 

@@ -1,13 +1,12 @@
 "use client";
 
-import { ConnectionMode, ReactFlow, type Connection, type Edge, type FinalConnectionState } from "@xyflow/react";
+import { ConnectionMode, ReactFlow, useNodesState, type Connection, type Edge, type FinalConnectionState } from "@xyflow/react";
 import "@xyflow/react/dist/base.css";
-import { useMemo, useState } from "react";
-import type { Arrival } from "@/core/chain";
+import { useEffect, useMemo, useState } from "react";
 import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
 import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
-import { CableEdge, type CableEdgeData } from "./cable-edge";
+import { CableEdge, type CableDrawing, type CableEdgeData } from "./cable-edge";
 import { passingHeight, placePlates } from "./lanes";
 import { answerKey, MapContext } from "./map-context";
 import styles from "./patch.module.css";
@@ -17,7 +16,10 @@ const nodeTypes = { plate: PlateNode };
 const edgeTypes = { cable: CableEdge };
 
 interface WiringMapProps {
-  readonly row: Arrival | null;
+  /** What a layer draws along each cable. */
+  readonly drawn: (cable: string) => CableDrawing;
+  /** What a layer says on each plate. */
+  readonly plateWords: ReadonlyMap<string, string>;
   /** The socket chosen as one end; its answers show on every other socket. */
   readonly held: CableEnd | null;
   readonly chosenCable: string | null;
@@ -26,9 +28,9 @@ interface WiringMapProps {
   readonly onChooseCable: (cable: string) => void;
 }
 
-export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCable }: WiringMapProps) {
+export function WiringMap({ drawn, plateWords, held, chosenCable, onPress, onJoin, onChooseCable }: WiringMapProps) {
   const job = useJob((state) => state.job);
-  const { say } = useIntents();
+  const { edit, say } = useIntents();
   const [dragged, setDragged] = useState<CableEnd | null>(null);
   const asking = dragged ?? held;
   const answers = useMemo(
@@ -37,14 +39,14 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
     [job, asking],
   );
   const plates = useMemo(() => placePlates(job), [job]);
-  const nodes = useMemo(
+  const laid = useMemo(
     () =>
       plates.map((plate): PlateNodeType => ({
         id: plate.device.id,
         type: "plate",
         position: { x: plate.x, y: plate.y },
         data: { plate },
-        draggable: false,
+        dragHandle: ".plate-head",
         selectable: false,
         focusable: false,
         connectable: true,
@@ -52,6 +54,9 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
       })),
     [plates],
   );
+  // While a plate is dragged its place is the map's own affair; the job hears of it once, when it is let go.
+  const [nodes, setNodes, onNodesChange] = useNodesState(laid);
+  useEffect(() => setNodes(laid), [laid, setNodes]);
   const edges = useMemo(
     () =>
       job.cables.map((cable): Edge<CableEdgeData> => ({
@@ -62,12 +67,18 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
         target: cable.to.device,
         targetHandle: cable.to.port,
         ariaLabel: upperFirst(cableName(job, cable.id)),
-        data: { arrival: row, chosen: cable.id === chosenCable, passing: passingHeight(plates, cable.from.device, cable.to.device) },
+        data: {
+          drawing: drawn(cable.id),
+          chosen: cable.id === chosenCable,
+          passing: passingHeight(plates, cable.from.device, cable.to.device),
+        },
       })),
-    [job, plates, row, chosenCable],
+    [job, plates, drawn, chosenCable],
   );
 
   const endOf = (device: string | null, port: string | null | undefined): CableEnd | null => (device && port ? { device, port } : null);
+  const onMove = (device: string, to: { x: number; y: number } | null) =>
+    edit({ kind: "arrange", device, to: to && { x: Math.round(to.x), y: Math.round(to.y) } });
   const connected = ({ source, sourceHandle, target, targetHandle }: Connection) => {
     const [a, b] = [endOf(source, sourceHandle), endOf(target, targetHandle)];
     if (a && b) onJoin(a, b);
@@ -80,11 +91,13 @@ export function WiringMap({ row, held, chosenCable, onPress, onJoin, onChooseCab
   };
 
   return (
-    <MapContext value={{ answers, asking, onPress }}>
+    <MapContext value={{ answers, asking, plateWords, onPress, onMove }}>
       <ReactFlow
         className={styles.map ?? ""}
         nodes={nodes}
         edges={edges}
+        onNodesChange={onNodesChange}
+        onNodeDragStop={(_event, node) => onMove(node.id, node.position)}
         nodeTypes={nodeTypes}
         edgeTypes={edgeTypes}
         connectionMode={ConnectionMode.Loose}

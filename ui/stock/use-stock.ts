@@ -18,7 +18,7 @@ export interface Stock {
   readonly free: ReadonlyMap<string, number>;
 }
 
-/** The van's list; null while it is fetched or the server is away. */
+/** The van's list; null while it is fetched, empty where the server is away. */
 export function useStock(): Stock | null {
   const [stock, setStock] = useState<Stock | null>(null);
   useEffect(() => {
@@ -26,8 +26,12 @@ export function useStock(): Stock | null {
     const fetchIt = async () => {
       const answer = await askServer("/api/stock", {});
       const read = answer.ok ? Answer.safeParse(answer.value) : null;
-      if (wanted && read?.success)
-        setStock({ items: read.data.items, free: freeCounts(read.data.items, read.data.jobs as unknown as readonly Reservation[]) });
+      if (!wanted) return;
+      setStock(
+        read?.success
+          ? { items: read.data.items, free: freeCounts(read.data.items, read.data.jobs as unknown as readonly Reservation[]) }
+          : { items: [], free: new Map() },
+      );
     };
     void fetchIt();
     return () => {

@@ -1,0 +1,81 @@
+import { cableClassFact } from "@/core/facts";
+import type { Device, SettingState } from "@/core/device";
+import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
+import { linkNeed } from "@/core/picture";
+import type { Arrival } from "./arrival";
+import { pictureWays } from "./picture-way";
+import { makeRig, type Rig } from "./rig";
+
+/** Whether HDMI control (CEC) crosses a cable, and if not, at which end it stops. */
+export type ControlLink =
+  | { readonly carries: true }
+  | { readonly carries: false; readonly device: string; readonly why: "takes-no-part" | "switched-off" | "not-known" };
+
+/** For every HDMI cable, whether CEC crosses it: both ends must take part and have it switched on. Source: CEC 1.4 §4, one bus per HDMI tree. */
+export function controlLinks(job: Job, state: SettingState = "planned"): ReadonlyMap<string, ControlLink> {
+  const rig = makeRig(job, state);
+  return new Map(
+    job.cables
+      .filter(({ from, to }) => [from, to].every((end) => findPort(job, end)?.connector === "hdmi"))
+      .map((cable) => {
+        const stop = [cable.from, cable.to].map((end) => controlStop(rig, end)).find((found) => found !== null);
+        return [cable.id, stop ?? ({ carries: true } as const)];
+      }),
+  );
+}
+
+function controlStop(rig: Rig, end: CableEnd): Extract<ControlLink, { carries: false }> | null {
+  const device = rig.device(end.device);
+  if (!device) return null;
+  if (!device.speaksCec) return { carries: false, device: device.id, why: "takes-no-part" };
+  const value = rig.setting(device, "cec");
+  if (value === "off") return { carries: false, device: device.id, why: "switched-off" };
+  return value === null ? { carries: false, device: device.id, why: "not-known" } : null;
+}
+
+/** What the picture of a row asks of each cable on its way, and what that cable is made for; null: its class says nothing of pictures. */
+export interface PictureRun {
+  readonly cable: string;
+  readonly needGbps: number;
+  readonly haveGbps: number | null;
+}
+
+/** The cables that the picture of a row runs through, in their order. Empty where it has none. */
+export function pictureRun(job: Job, row: Arrival, state: SettingState = "planned"): readonly PictureRun[] {
+  const device = findDevice(job, row.player);
+  const way = device && pictureWays(makeRig(job, state), device, row.source).find(({ screen }) => screen.id === row.screen);
+  if (!way || !row.picture) return [];
+  const { tmdsGbps, frl } = linkNeed(row.picture);
+  return way.cables.map(({ id, class: cableClass }) => ({
+    cable: id,
+    needGbps: tmdsGbps <= 18 ? tmdsGbps : (frl ?? tmdsGbps),
+    haveGbps: cableClassFact(cableClass).pictureGbps,
+  }));
+}
+
+/** What a device on the way of a row must be while it plays: switched on, or, where it passes signals asleep, at least in stand-by. */
+export type PowerNeed = "on" | "stand-by" | "not-known";
+
+/** For every device that a row's sound or picture passes, whether it must be on. A device that plays, sends or shows the row always must. */
+export function powerNeeds(job: Job, row: Arrival, state: SettingState = "planned"): ReadonlyMap<string, PowerNeed> {
+  const rig = makeRig(job, state);
+  const onPicture = pictureRun(job, row, state).flatMap(({ cable }) => {
+    const found = job.cables.find(({ id }) => id === cable);
+    return found ? [found.from.device, found.to.device] : [];
+  });
+  const passed = new Set([row.player, ...row.hops.map(({ device }) => device), ...onPicture]);
+  const acts = new Set([row.player, row.system, row.screen]);
+  return new Map(
+    [...passed].flatMap((id): [string, PowerNeed][] => {
+      const device = findDevice(job, id);
+      return device ? [[id, acts.has(id) ? "on" : passesAsleep(rig, device)]] : [];
+    }),
+  );
+}
+
+/** A receiver in stand-by passes nothing unless its pass-through is on; a device without such a setting must be on. */
+function passesAsleep(rig: Rig, device: Device): PowerNeed {
+  const value = rig.setting(device, "standby-pass");
+  if (value === null) return "not-known";
+  return value === "on" ? "stand-by" : "on";
+}

@@ -1,0 +1,20 @@
+import type { ControlLink, PictureRun, PowerNeed } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { formatGigabits } from "@/core/units";
+import { deviceName } from "./names";
+
+const STOP_WORDS = { "takes-no-part": "speaks no CEC", "switched-off": "has CEC off", "not-known": "CEC not known" } as const;
+
+/** What the control layer says at a cable. */
+export const controlWords = (job: Job, link: ControlLink): string =>
+  link.carries ? "CEC" : `${deviceName(job, link.device)} ${STOP_WORDS[link.why]}`;
+
+/** What the picture layer says at a cable: "17.82 of 48 Gb/s". */
+export const pictureRunWords = ({ needGbps, haveGbps }: PictureRun): string =>
+  haveGbps === null ? formatGigabits(needGbps) : `${Number(needGbps.toFixed(2))} of ${formatGigabits(haveGbps)}`;
+
+export const POWER_WORDS: Readonly<Record<PowerNeed, string>> = {
+  on: "must be on",
+  "stand-by": "stand-by is enough",
+  "not-known": "stand-by: not known",
+};

@@ -1,0 +1,43 @@
+import { defaultPreferences, type Preferences } from "@/core/preferences";
+import type { StockFields } from "@/core/stock";
+
+const cable = (
+  cableClass: Extract<StockFields["what"], { kind: "cable" }>["class"],
+  lengthM: number,
+  count: number,
+  minimum: number,
+  price: number,
+): StockFields => ({
+  what: { kind: "cable", class: cableClass, lengthM },
+  count,
+  minimum,
+  price,
+});
+const box = (archetype: string, count: number, minimum: number, price: number): StockFields => ({
+  what: { kind: "device", archetype },
+  count,
+  minimum,
+  price,
+});
+
+/** The van of the made-up firm. */
+export const DEMO_STOCK: readonly StockFields[] = [
+  cable("ultra-high-speed", 1, 6, 4, 14),
+  cable("ultra-high-speed", 2, 5, 4, 18),
+  cable("ultra-high-speed", 3, 1, 2, 24),
+  cable("premium-high-speed", 5, 3, 2, 26),
+  cable("hybrid-optical-hdmi", 15, 1, 1, 95),
+  cable("optical", 2, 4, 3, 9),
+  cable("coaxial", 2, 2, 1, 8),
+  box("earc-extractor-mixed", 1, 1, 120),
+  box("arc-adapter", 1, 1, 65),
+  box("edid-emulator", 2, 1, 30),
+  box("dac-optical", 2, 1, 28),
+  { what: { kind: "spare", name: "Velcro straps, pack of ten" }, count: 7, minimum: 3, price: 6 },
+];
+
+export const DEMO_PREFERENCES: Preferences = {
+  ...defaultPreferences(),
+  currency: "cr",
+  firm: { name: "Halyard & Reed, room sound", address: "3 Ropewalk Yard", phone: "ext. 27" },
+};

@@ -1,0 +1,142 @@
+"use client";
+
+import { Button, Input } from "antd";
+import { useMemo, useState } from "react";
+import { solve, type Arrival } from "@/core/chain";
+import { freeId, MOST_SNAPSHOTS, type Job } from "@/core/job";
+import { compareBoards, isAlike, type ComparedRow } from "@/core/plan";
+import { arrivalSentence, deviceName, playedWords, plural, rowWords } from "@/core/text";
+import { formatMilliseconds } from "@/core/units";
+import { Choice, CordThumbnail, VerdictMark } from "@/ui/kit";
+import { useIntents, useJob } from "@/ui/job";
+import styles from "./compare.module.css";
+
+const NOW = "now";
+const FOUND = "found";
+
+/** Two states of the job side by side, with only what differs raised. */
+export function CompareView() {
+  const job = useJob((state) => state.job);
+  const [first, ...others] = job.snapshots;
+  const [left, setLeft] = useState<string>(first?.id ?? FOUND);
+  const [right, setRight] = useState<string>(NOW);
+  const states = [
+    { value: NOW, label: "as planned now" },
+    { value: FOUND, label: "these cables, settings as found" },
+    ...[...(first ? [first] : []), ...others].map(({ id, name }) => ({ value: id, label: `kept: ${name}` })),
+  ];
+  const boards = useMemo(() => [boardOf(job, left), boardOf(job, right)] as const, [job, left, right]);
+  const rows = compareBoards(boards[0].board, boards[1].board);
+  const alike = rows.filter(isAlike);
+  const differing = rows.filter((row) => !isAlike(row));
+  return (
+    <div className={styles.compare}>
+      <div className={styles.heads}>
+        <Choice label="The state on the left" value={left} options={states} onChange={setLeft} />
+        <Choice label="The state on the right" value={right} options={states} onChange={setRight} />
+      </div>
+      {differing.length === 0 ? <p className={styles.none}>The two boards are alike in every row.</p> : null}
+      <ol>
+        {differing.map((row) => (
+          <ComparedLine key={row.id} row={row} jobs={[boards[0].job, boards[1].job]} />
+        ))}
+      </ol>
+      {alike.length && differing.length ? <p className={styles.none}>{plural(alike.length, "row")} more, alike on both sides.</p> : null}
+      <KeepState />
+    </div>
+  );
+}
+
+function boardOf(job: Job, state: string): { readonly job: Job; readonly board: readonly Arrival[] } {
+  const kept = job.snapshots.find(({ id }) => id === state);
+  const then: Job = kept ? { ...job, devices: kept.devices, cables: kept.cables } : job;
+  return { job: then, board: solve(then, state === FOUND ? "found" : "planned").rows };
+}
+
+function ComparedLine({ row, jobs }: { row: ComparedRow; jobs: readonly [Job, Job] }) {
+  const any = row.left ?? row.right;
+  if (!any) return null;
+  return (
+    <li className={styles.line}>
+      <span className={styles.who}>
+        <b dir="auto">{deviceName(row.left ? jobs[0] : jobs[1], any.player)}</b>
+        <span>{rowWords(any)}</span>
+        <i>{differenceWords(row)}</i>
+      </span>
+      <Side job={jobs[0]} arrival={row.left} />
+      <Side job={jobs[1]} arrival={row.right} />
+    </li>
+  );
+}
+
+function differenceWords({ left, right, sound, picture }: ComparedRow): string {
+  if (!left) return "only on the right";
+  if (!right) return "only on the left";
+  const parts = [
+    ...(sound ? [sound > 0 ? "sound: right is better" : "sound: right is worse"] : []),
+    ...(picture ? [picture > 0 ? "picture: right is better" : "picture: right is worse"] : []),
+  ];
+  return parts.join("; ") || "another delay";
+}
+
+function Side({ job, arrival }: { job: Job; arrival: Arrival | null }) {
+  if (!arrival) return <span className={styles.absent}>not there</span>;
+  return (
+    <span className={styles.side}>
+      <CordThumbnail arrival={arrival} label={arrivalSentence(job, arrival)} width={150} />
+      <span>
+        <VerdictMark verdict={arrival.verdict} />
+        <span>
+          {playedWords(arrival.plays, arrival.arrives)}
+          {arrival.delayMs === null ? "" : `, ${formatMilliseconds(arrival.delayMs)}`}
+        </span>
+      </span>
+    </span>
+  );
+}
+
+/** Keeps the job as it stands under a name, to compare with later; and lets kept states go. */
+function KeepState() {
+  const job = useJob((state) => state.job);
+  const { edit } = useIntents();
+  const [name, setName] = useState("");
+  const keep = () => {
+    const id = freeId("state-1", new Set(job.snapshots.map((snapshot) => snapshot.id)));
+    const words = name.trim() || (job.snapshots.length ? `State ${job.snapshots.length + 1}` : "As found");
+    const snapshot = { id, name: words, takenAt: new Date().toISOString(), devices: job.devices, cables: job.cables };
+    if (edit({ kind: "keep-snapshot", snapshot, at: null })) setName("");
+  };
+  return (
+    <section className={styles.keep} aria-label="Kept states">
+      <h3>Keep the job as it stands now</h3>
+      <p>
+        <Input
+          aria-label="Name of the kept state"
+          value={name}
+          maxLength={80}
+          placeholder={job.snapshots.length ? "a name for it" : "As found"}
+          onChange={(event) => setName(event.target.value)}
+          onPressEnter={keep}
+        />
+        <Button onClick={keep} disabled={job.snapshots.length >= MOST_SNAPSHOTS}>
+          Keep this state
+        </Button>
+      </p>
+      <ul>
+        {job.snapshots.map((snapshot) => (
+          <li key={snapshot.id}>
+            <span dir="auto">{snapshot.name}</span>
+            <Button
+              size="small"
+              type="text"
+              onClick={() => edit({ kind: "drop-snapshot", snapshot: snapshot.id })}
+              aria-label={`Let ${snapshot.name} go`}
+            >
+              Let go
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,37 @@
+"use client";
+
+import { linkFact } from "@/core/facts";
+import type { Arrival, Hop } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { deviceName, lineageWords, reasonFlag, socketName } from "@/core/text";
+import { formatMilliseconds } from "@/core/units";
+import { useJob } from "@/ui/job";
+import styles from "./story.module.css";
+
+/** The way of a row, hop by hop: where it goes, what leaves there, what it adds in time, and what is lost at the spot. */
+export function HopList({ arrival }: { arrival: Arrival }) {
+  const job = useJob((state) => state.job);
+  return (
+    <ol className={styles.hops}>
+      {arrival.hops.map((hop, index) => {
+        const lost = arrival.losses.filter((loss) => loss.hop === index && loss.scope === "path");
+        return (
+          <li key={`${hop.device} ${hop.port} ${hop.cable ?? ""}`}>
+            <b>{placeWords(job, hop)}</b>
+            <span>{hop.out ? lineageWords(hop.out) : "nothing goes on"}</span>
+            <code>{hop.delayMs === null ? "delay not known" : hop.delayMs > 0 ? `+${formatMilliseconds(hop.delayMs)}` : ""}</code>
+            {lost.map(({ reason }) => (
+              <em key={reason.code}>{reasonFlag(job, reason)}</em>
+            ))}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** "Bar “HDMI IN” over HDMI", or where inside a device. */
+function placeWords(job: Job, { device, port, cable, link }: Hop): string {
+  if (cable !== null && link) return `${linkFact(link).name} to ${socketName(job, { device, port })}`;
+  return port === "speakers" ? `${deviceName(job, device)} plays` : `${deviceName(job, device)} sends`;
+}

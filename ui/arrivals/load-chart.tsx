@@ -1,0 +1,74 @@
+"use client";
+
+import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from "chart.js";
+import { Bar } from "react-chartjs-2";
+import { linkFact } from "@/core/facts";
+import { linkLoads, type Arrival } from "@/core/chain";
+import { deviceName } from "@/core/text";
+import { useJob } from "@/ui/job";
+import { PALETTE, useThemeChoice } from "@/ui/theme";
+
+Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
+
+/** What goes over each digital link of a row, what its best form would need, and what the link can carry. */
+export function LoadChart({ arrival }: { arrival: Arrival }) {
+  const job = useJob((state) => state.job);
+  const { theme } = useThemeChoice();
+  const colours = PALETTE[theme];
+  const loads = linkLoads(arrival);
+  if (loads.length === 0) return null;
+  const names = loads.map(({ cable, link }) => {
+    const found = job.cables.find(({ id }) => id === cable);
+    return found ? `${linkFact(link).name}, ${deviceName(job, found.to.device)}` : linkFact(link).name;
+  });
+  const figures = loads.map(({ carriedMbps, wantedMbps, haveMbps }) => `carries ${carriedMbps}, best needs ${wantedMbps}, can ${haveMbps}`);
+  const bar = (label: string, colour: string, values: readonly number[]) => ({
+    label,
+    data: [...values],
+    backgroundColor: colour,
+    barThickness: 7,
+  });
+  return (
+    <div
+      style={{ height: 44 + loads.length * 44 }}
+      role="img"
+      aria-label={`Mb/s on each link: ${names.map((name, index) => `${name}: ${figures[index] ?? ""}`).join("; ")}`}
+    >
+      <Bar
+        data={{
+          labels: names,
+          datasets: [
+            bar(
+              "goes over it",
+              colours.whole,
+              loads.map(({ carriedMbps }) => carriedMbps),
+            ),
+            bar(
+              "the best form needs",
+              colours.part,
+              loads.map(({ wantedMbps }) => wantedMbps),
+            ),
+            bar(
+              "the link can carry",
+              colours.edge,
+              loads.map(({ haveMbps }) => haveMbps),
+            ),
+          ],
+        }}
+        options={{
+          indexAxis: "y",
+          animation: false,
+          maintainAspectRatio: false,
+          scales: {
+            x: {
+              ticks: { color: colours.quiet },
+              grid: { color: colours.line },
+              title: { display: true, text: "Mb/s", color: colours.quiet },
+            },
+            y: { ticks: { color: colours.ink }, grid: { display: false } },
+          },
+        }}
+      />
+    </div>
+  );
+}

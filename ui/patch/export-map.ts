@@ -1,0 +1,64 @@
+"use client";
+
+import { saveFile } from "@/ui/kit";
+import { mapSvg, type MapPrint } from "./map-svg";
+
+/** Twice the drawing's own size prints well on a page. */
+const PNG_SCALE = 2;
+
+const fileName = (name: string): string =>
+  `${
+    name
+      .normalize("NFKD")
+      .replace(/[^A-Za-z0-9]+/g, "-")
+      .replace(/^-+|-+$/g, "")
+      .toLowerCase()
+      .slice(0, 60) || "job"
+  }-map`;
+
+export async function saveSvg(print: Omit<MapPrint, "fonts">): Promise<void> {
+  saveFile(`${fileName(print.job.name)}.svg`, "image/svg+xml", mapSvg({ ...print, fonts: await fontRules() }));
+}
+
+/** Draws the same SVG into a picture; a browser that cannot says so by the promise's refusal. */
+export async function savePng(print: Omit<MapPrint, "fonts">): Promise<void> {
+  const svg = mapSvg({ ...print, fonts: await fontRules() });
+  const url = URL.createObjectURL(new Blob([svg], { type: "image/svg+xml" }));
+  try {
+    const image = new Image();
+    image.src = url;
+    await image.decode();
+    const canvas = document.createElement("canvas");
+    canvas.width = image.naturalWidth * PNG_SCALE;
+    canvas.height = image.naturalHeight * PNG_SCALE;
+    canvas.getContext("2d")?.drawImage(image, 0, 0, canvas.width, canvas.height);
+    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
+    if (!blob) throw new Error("The browser made no picture.");
+    saveFile(`${fileName(print.job.name)}.png`, "image/png", blob);
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+}
+
+const FAMILIES = ["Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Mono Variable"];
+
+/** The page's own fonts as rules that carry their bytes, so that the drawing looks the same where they are not installed. */
+async function fontRules(): Promise<string> {
+  const rules = [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules]).filter((rule) => rule instanceof CSSFontFaceRule);
+  const wanted = rules.filter((rule) => {
+    const family = rule.style.getPropertyValue("font-family").replace(/["']/g, "");
+    return FAMILIES.includes(family) && /U\+0-FF|U\+0000-00FF/i.test(rule.style.getPropertyValue("unicode-range"));
+  });
+  const made = await Promise.all(
+    wanted.map(async (rule) => {
+      const source = /url\("?([^")]+)"?\)/.exec(rule.style.getPropertyValue("src"))?.[1];
+      if (!source) return "";
+      const base = rule.parentStyleSheet?.href ?? document.baseURI;
+      const bytes = new Uint8Array(await (await fetch(new URL(source, base))).arrayBuffer());
+      const family = rule.style.getPropertyValue("font-family").replace(/["']/g, "");
+      const text = btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(""));
+      return `@font-face{font-family:"${family}";src:url(data:font/woff2;base64,${text}) format("woff2");font-weight:200 800}`;
+    }),
+  );
+  return made.join("");
+}

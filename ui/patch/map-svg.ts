@@ -1,0 +1,209 @@
+import { bedStrings, cableClassFact } from "@/core/facts";
+import type { Arrival, Stream } from "@/core/chain";
+import type { Job } from "@/core/job";
+import { cableMark, deviceName, rowWords, socketName, VERDICT_WORDS } from "@/core/text";
+import { formatLength, type UnitSystem } from "@/core/units";
+import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
+import { passingHeight, PLATE, placePlates, type PlacedPlate } from "./lanes";
+import { layerOf } from "./layers";
+
+/** What is printed beside the map. */
+export interface MapPrint {
+  readonly job: Job;
+  /** The row whose strings run through the map; null: none. */
+  readonly row: Arrival | null;
+  readonly units: UnitSystem;
+  readonly firm: { readonly name: string; readonly address: string; readonly phone: string };
+  /** As it is to be read, already in the reader's words. */
+  readonly date: string;
+  readonly revision: number;
+  /** `@font-face` rules that carry the fonts; empty: the reader's own. */
+  readonly fonts: string;
+}
+
+const MARGIN = 40;
+const LINE = 20;
+const SANS = "Atkinson Hyperlegible Next Variable, Atkinson Hyperlegible Next, sans-serif";
+const MONO = "Atkinson Hyperlegible Mono Variable, Atkinson Hyperlegible Mono, monospace";
+
+const escape = (text: string): string =>
+  // Control characters have no place in XML, whatever a name holds.
+
+  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, "").replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
+
+const short = (text: string, room: number): string => {
+  const letters = [...text];
+  return letters.length > room ? `${letters.slice(0, room - 1).join("")}…` : text;
+};
+
+interface TextStyle {
+  readonly size?: number;
+  readonly bold?: boolean;
+  readonly mono?: boolean;
+  readonly anchor?: "start" | "middle" | "end";
+}
+
+const textAt = (x: number, y: number, words: string, { size = 14, bold = false, mono = false, anchor = "start" }: TextStyle = {}): string =>
+  `<text x="${x}" y="${y}" font-family="${mono ? MONO : SANS}" font-size="${size}"${bold ? ' font-weight="700"' : ""}${anchor === "start" ? "" : ` text-anchor="${anchor}"`}>${escape(words)}</text>`;
+
+const stroke = (d: string, width: number, dashes = "", transform = ""): string =>
+  `<path d="${d}" fill="none" stroke="#000" stroke-width="${width}"${dashes ? ` stroke-dasharray="${dashes}"` : ""}${transform ? ` transform="${transform}"` : ""}/>`;
+
+/**
+ * The wiring map as one self-contained drawing in black on white: plates, sockets, cables with their marks, the strings of the chosen
+ * row, the list of cables, a legend and a title block. It holds no script, no reference to anything outside, and no colour that matters.
+ */
+export function mapSvg(print: MapPrint): string {
+  const plates = placePlates(print.job);
+  const left = Math.min(0, ...plates.map(({ x }) => x));
+  const top = Math.min(0, ...plates.map(({ y }) => y));
+  const right = Math.max(600, ...plates.map(({ x }) => x + PLATE.width));
+  const bottom = Math.max(0, ...plates.map(({ y, height }) => y + height)) + PLATE.gap * 2;
+  const rows = print.job.cables.length;
+  const [width, height] = [right - left + MARGIN * 2, bottom - top + MARGIN * 2 + rows * LINE + 240];
+  const below = bottom - top + MARGIN;
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img">`,
+    `<title>${escape(`${print.job.name}: wiring map`)}</title>`,
+    print.fonts ? `<style>${print.fonts.replace(/</g, "")}</style>` : "",
+    `<rect width="${width}" height="${height}" fill="#fff"/>`,
+    `<g transform="translate(${MARGIN - left} ${MARGIN - top})">`,
+    ...cables(print, plates),
+    ...plates.map((plate) => plateSvg(plate)),
+    "</g>",
+    `<g transform="translate(${MARGIN} ${below})">`,
+    ...cableList(print, width - MARGIN * 2),
+    "</g>",
+    `<g transform="translate(${MARGIN} ${below + (rows + 2) * LINE + 10})">`,
+    ...legend(),
+    "</g>",
+    `<g transform="translate(${MARGIN} ${height - MARGIN - 96})">`,
+    ...titleBlock(print, width - MARGIN * 2),
+    "</g>",
+    "</svg>",
+  ].join("");
+}
+
+function plateSvg({ device, x, y, height, sides }: PlacedPlate): string {
+  const sockets = device.ports.map((port, index) => {
+    const middle = y + PLATE.head + (index + 0.5) * PLATE.row;
+    const isRight = sides.get(port.id) === "right";
+    const edge = isRight ? x + PLATE.width : x;
+    return [
+      `<rect x="${edge - 6}" y="${middle - 6}" width="12" height="12" fill="#fff" stroke="#000"/>`,
+      textAt(isRight ? edge - 14 : edge + 14, middle + 5, short(port.label, 22), {
+        mono: true,
+        size: 13,
+        anchor: isRight ? "end" : "start",
+      }),
+    ].join("");
+  });
+  return [
+    `<rect x="${x}" y="${y}" width="${PLATE.width}" height="${height}" rx="6" fill="#fff" stroke="#000" stroke-width="1.5"/>`,
+    textAt(x + 12, y + 26, short(device.name, 24), { bold: true, size: 16 }),
+    ...sockets,
+  ].join("");
+}
+
+function cables({ job, row }: MapPrint, plates: readonly PlacedPlate[]): readonly string[] {
+  const layer = layerOf(job, row, "sound");
+  return job.cables.flatMap((cable) => {
+    const curve = curveBetween(plates, cable);
+    if (!curve) return [];
+    const drawing = layer.cables.get(cable.id);
+    const path = curvePath(curve);
+    const middle = middleOf(curve);
+    const mark = [cableMark(job, cable), drawing?.words].filter(Boolean).join(" · ");
+    return [
+      drawing?.line === "strings" && drawing.stream
+        ? strings(curve, drawing.stream)
+        : stroke(path, 1.5, drawing?.line === "lost" ? "2 6" : ""),
+      `<rect x="${middle.x - mark.length * 4 - 5}" y="${middle.y - 31}" width="${mark.length * 8 + 10}" height="18" fill="#fff"/>`,
+      textAt(middle.x, middle.y - 17, mark, { mono: true, size: 13, anchor: "middle" }),
+    ];
+  });
+}
+
+function curveBetween(plates: readonly PlacedPlate[], { from, to }: Job["cables"][number]): Curve | null {
+  const ends = [from, to].map(({ device, port }) => {
+    const plate = plates.find((one) => one.device.id === device);
+    const index = plate?.device.ports.findIndex(({ id }) => id === port) ?? -1;
+    if (!plate || index < 0) return null;
+    const isRight = plate.sides.get(port) === "right";
+    return {
+      x: plate.x + (isRight ? PLATE.width : 0),
+      y: plate.y + PLATE.head + (index + 0.5) * PLATE.row,
+      side: isRight ? 1 : -1,
+    };
+  });
+  const [a, b] = ends;
+  if (!a || !b) return null;
+  const passing = passingHeight(plates, from.device, to.device);
+  return passing === null ? directCurve(a, b) : passingCurve(a, b, passing, PLATE.lane - PLATE.width);
+}
+
+const GAP = 3;
+
+/** The notation of the strings in black: solid, dashed or dashed in pairs, with the zigzag of objects above. */
+function strings(curve: Curve, stream: Stream): string {
+  const names = bedStrings(stream.channels);
+  const top = -((names.length - 1) * GAP) / 2;
+  const dashes = stream.lineage === "re-encoded" ? "9 2 9 7" : stream.lossless ? "" : "9 3";
+  const path = curvePath(curve);
+  return [
+    ...names.map((_, index) => stroke(path, 1, dashes, `translate(0 ${top + index * GAP})`)),
+    ...(stream.objects === "none" ? [] : [stroke(zigzagAlong(curve, GAP + 4 - top), 1)]),
+  ].join("");
+}
+
+function cableList({ job, units }: MapPrint, width: number): readonly string[] {
+  const columns = [0, 60, Math.round(width * 0.32), Math.round(width * 0.4), Math.round(width * 0.7)] as const;
+  const line = (y: number, cells: readonly string[], bold: boolean) =>
+    cells.map((cell, index) => textAt(columns[index] ?? 0, y, short(cell, 42), { size: 13, bold }));
+  return [
+    ...line(0, ["Cable", "Class", "Length", "From", "To"], true),
+    ...job.cables.flatMap((cable, index) =>
+      line(
+        (index + 1) * LINE,
+        [
+          cableMark(job, cable),
+          `${cableClassFact(cable.class).name}${cable.direction === "one-way" ? ", one way" : ""}`,
+          formatLength(cable.lengthM, units),
+          socketName(job, cable.from),
+          socketName(job, cable.to),
+        ],
+        false,
+      ),
+    ),
+  ];
+}
+
+const LEGEND = [
+  { dashes: "", words: "lossless" },
+  { dashes: "9 3", words: "lossy, as the maker coded it" },
+  { dashes: "9 2 9 7", words: "coded again on the way" },
+  { dashes: "2 6", words: "carries nothing of this row" },
+] as const;
+
+function legend(): readonly string[] {
+  return LEGEND.flatMap(({ dashes, words }, index) => [
+    stroke(`M${index * 230} 0h40`, 1.5, dashes),
+    stroke(`M${index * 230} 5h40`, 1.5, dashes),
+    textAt(index * 230 + 50, 7, words, { size: 13 }),
+  ]);
+}
+
+function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number): readonly string[] {
+  const shown = row ? `Strings: ${deviceName(job, row.player)}, ${rowWords(row)}: ${VERDICT_WORDS[row.verdict].toLowerCase()}` : "";
+  const middle = Math.round(width * 0.55);
+  return [
+    `<rect x="0" y="0" width="${width}" height="96" fill="none" stroke="#000" stroke-width="1.5"/>`,
+    `<path d="M${middle} 0v96" stroke="#000"/>`,
+    textAt(14, 30, short(job.name, 44), { size: 20, bold: true }),
+    textAt(14, 54, short([job.customer, job.brief.household].filter(Boolean).join(", "), 64)),
+    textAt(14, 80, short(shown, 70), { size: 13 }),
+    textAt(middle + 14, 28, short(firm.name || "Wiring map", 44), { bold: true }),
+    textAt(middle + 14, 50, short([firm.address, firm.phone].filter(Boolean).join(" · "), 56), { size: 13 }),
+    textAt(middle + 14, 80, `${date} · revision ${revision}`, { mono: true, size: 13 }),
+  ];
+}
