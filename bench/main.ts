@@ -8,6 +8,7 @@ import { applyCommand, readJob, type Job } from "@/core/job";
 import { liftingChanges, smallestChanges } from "@/core/plan";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bigJob } from "./big-job";
+import { benchDocket } from "./docket";
 
 /** The median time of one call in milliseconds, after a warm-up. */
 function timed(call: () => unknown, rounds = 200): number {
@@ -71,6 +72,15 @@ if (edid) {
   );
 }
 console.log(`Memory of this run: ${(process.memoryUsage().heapUsed / 1024 / 1024).toFixed(0)} MB of objects.`);
+
+console.log("A docket of 5,000 jobs on the server (aim: searched under 50 ms)");
+console.table(await benchDocket());
+
+const smooth = join(process.cwd(), ".next", "smoothness.json");
+if (existsSync(smooth)) {
+  console.log("The map of the largest room while a plate is dragged (aim: no frame over 50 ms), and the slowest interaction (aim: 100 ms)");
+  console.table(JSON.parse(readFileSync(smooth, "utf8")));
+}
 
 const pages = join(process.cwd(), ".next", "first-load.json");
 if (existsSync(pages)) {

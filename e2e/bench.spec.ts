@@ -103,7 +103,7 @@ test("the find field goes to devices, rows, jobs and acts", async ({ page, reque
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/gear\?device=television/);
   await openFind(page);
-  await page.keyboard.type("cable bar");
+  await page.keyboard.type("cable bar to television");
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/patch\?cable=bar-tv/);
   await expect(page.getByRole("button", { name: "Pull it out" })).toBeVisible();

@@ -31,6 +31,8 @@ test("the brief is answered on one page, and the engine uses the answers", async
 test("three keystrokes add a device: A, a letter or two, Enter", async ({ page, request }) => {
   const made = await request.post("/api/jobs", { data: { name: "Keys" } });
   await page.goto(`/jobs/${((await made.json()) as { id: string }).id}/gear`);
+  // The time of day shows once the page listens to keys.
+  await expectSaved(page);
   await page.locator("body").press("a");
   await page.keyboard.type("voice");
   await page.keyboard.press("Enter");
@@ -42,6 +44,7 @@ test("the plugs are written down by keyboard alone, and the list comes of it", a
   const made = await request.post("/api/jobs", { data: { name: "Walk" } });
   const { id } = (await made.json()) as { id: string };
   await page.goto(`/jobs/${id}/gear`);
+  await expectSaved(page);
   for (const words of ["stick", "tv-headphone small", "powered"]) {
     await page.locator("body").press("a");
     await page.keyboard.type(words === "tv-headphone small" ? "small hd tv" : words);

@@ -7,7 +7,7 @@ import { useRouter } from "next/navigation";
 import { useMemo, useRef, useState } from "react";
 import { plural } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
-import { EmptyPlace } from "@/ui/kit";
+import { EmptyPlace, useChosen } from "@/ui/kit";
 import styles from "./docket.module.css";
 import type { LineActs } from "./docket-line";
 import { DocketList } from "./docket-list";
@@ -29,6 +29,7 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
   const router = useRouter();
   const [notice, setNotice] = useState<Notice | null>(null);
   const [naming, setNaming] = useState(false);
+  const [asked, setAsked] = useChosen("new");
   const file = useRef<HTMLInputElement>(null);
   const query = useMemo(() => ({ q, phase, bin }), [q, phase, bin]);
   const take = async (given: File | undefined) => {
@@ -113,7 +114,7 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
         )}
         {isOver ? <p className={styles.dropHere}>Let go: the file becomes a new job.</p> : null}
       </div>
-      {naming ? <NewJobDialog onClose={() => setNaming(false)} /> : null}
+      {naming || asked !== null ? <NewJobDialog onClose={() => (setNaming(false), setAsked(null))} /> : null}
     </OutsideFrame>
   );
 }

@@ -37,7 +37,10 @@ export function OutsideFrame({ acts, children }: { acts?: ReactNode; children: R
         <div className={styles.acts}>
           {acts}
           <FindButton
-            entries={() => OUTSIDE.map(({ href, name }) => ({ key: href, name, detail: "place", run: () => router.push(href) }))}
+            entries={() => [
+              ...OUTSIDE.map(({ href, name }) => ({ key: href, name, detail: "place", run: () => router.push(href) })),
+              { key: "new", name: "New job", detail: "act", run: () => router.push("/?new=1") },
+            ]}
           />
           <ThemeSwitch />
         </div>

@@ -7,8 +7,8 @@ import { CONTENT_CATALOGUE, differencesFromArchetype, findArchetype, type Device
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
 import { differenceWords, leadsWords, masterWords, passesWords } from "@/core/text";
 import { DeviceFacts, EdidPanel } from "@/ui/device";
-import { Choice, SUPPLY_OPTIONS, Tabs } from "@/ui/kit";
-import { useChosen, useIntents, useJob } from "@/ui/job";
+import { Choice, SUPPLY_OPTIONS, Tabs, useChosen } from "@/ui/kit";
+import { useIntents, useJob } from "@/ui/job";
 import { keepOnShelf } from "@/ui/shelf";
 import styles from "./device-story.module.css";
 import { PhotosTab } from "./photos-tab";

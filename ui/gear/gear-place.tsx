@@ -6,8 +6,8 @@ import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useEffect, useMemo, useState } from "react";
 import { openQuestions } from "@/core/survey";
-import { EmptyPlace } from "@/ui/kit";
-import { EffectLine, isTyping, Sheet, useChosen, useJob } from "@/ui/job";
+import { EmptyPlace, useChosen } from "@/ui/kit";
+import { EffectLine, isTyping, Sheet, useJob } from "@/ui/job";
 import { AddDeviceDialog } from "./add-device-dialog";
 import { BackPlate } from "./back-plate";
 import { DeviceStory } from "./device-story";
@@ -37,7 +37,7 @@ export function GearPlace() {
     setOpened(null);
     if (adding) setAdding(null);
   };
-  useAddKey(() => setOpened({ kind: "add", replacing: null }));
+  useKeys({ a: () => setOpened({ kind: "add", replacing: null }), w: () => devices.length && setOpened({ kind: "walk" }) });
   const add = (
     <Button
       type="primary"
@@ -66,7 +66,12 @@ export function GearPlace() {
         <Button icon={<ListPlus size={16} aria-hidden />} onClick={() => setOpened({ kind: "table" })}>
           Devices from a table
         </Button>
-        <Button icon={<Footprints size={16} aria-hidden />} disabled={devices.length === 0} onClick={() => setOpened({ kind: "walk" })}>
+        <Button
+          icon={<Footprints size={16} aria-hidden />}
+          disabled={devices.length === 0}
+          onClick={() => setOpened({ kind: "walk" })}
+          title="Write down the plugs (W)"
+        >
           Write down the plugs
         </Button>
         <OpenCount />
@@ -112,14 +117,15 @@ function OpenCount() {
   );
 }
 
-/** A opens the shelf: then a letter or two, and Enter. */
-function useAddKey(open: () => void): void {
+/** A opens the shelf: then a letter or two, and Enter. W walks the plugs. */
+function useKeys(acts: Readonly<Record<string, () => unknown>>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== "a" || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      const act = acts[event.key.toLowerCase()];
+      if (!act || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
       if (document.querySelector('[role="dialog"]')) return;
       event.preventDefault();
-      open();
+      act();
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);

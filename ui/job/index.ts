@@ -1,7 +1,6 @@
 export { EffectLine } from "./effect-line";
 export { JobProvider, useIntents, useJob } from "./job-context";
 export { JobFrame } from "./job-frame";
-export { useChosen } from "./use-chosen";
 export { Sheet } from "./sheet";
 export { isTyping } from "./use-job-shortcuts";
 export { useChanges, type Changes } from "./use-changes";

@@ -7,6 +7,7 @@ import { PLACES } from "./places";
 const KEYS: readonly (readonly [string, string])[] = [
   ...PLACES.flatMap(({ places }) => places.map((place) => [place.key, `go to ${place.name}`] as const)),
   ["A", "add a device, on Gear"],
+  ["W", "write down the plugs, on Gear"],
   ["Ctrl K", "find a job, place, device, row, cable or act"],
   ["Ctrl Z", "undo"],
   ["Ctrl Shift Z", "redo"],

@@ -50,6 +50,7 @@ export function useFindEntries(openSheet: () => void): () => readonly FindEntry[
         run: () => setTheme(theme === "dim" ? "day" : "dim"),
       },
       { key: "keys", name: "Keys", detail: "the shortcut sheet", run: openSheet },
+      { key: "new", name: "New job", detail: "act, outside the job", run: () => router.push("/?new=1") },
       { key: "docket", name: "Docket", detail: "place, outside the job", run: () => router.push("/") },
       { key: "stock", name: "Van stock", detail: "place, outside the job", run: () => router.push("/stock") },
     ];

@@ -11,4 +11,5 @@ export { saveFile } from "./save-file";
 export { SocketShape } from "./socket-shape";
 export { SUPPLY_OPTIONS } from "./supply-options";
 export { Tabs } from "./tabs";
+export { useChosen } from "./use-chosen";
 export { VerdictMark, VerdictShape } from "./verdict-mark";

@@ -46,14 +46,16 @@ export function placePlates(job: Job): readonly PlacedPlate[] {
 
 /**
  * The height at which a cable passes a lane that lies between its ends, so that it is not hidden behind a plate there:
- * above or below all plates of that lane, whichever is nearer. Null where no lane lies between.
+ * above or below all plates there, whichever is nearer. Null where nothing stands in its way.
  */
 export function passingHeight(plates: readonly PlacedPlate[], fromDevice: string, toDevice: string): number | null {
   const [from, to] = [fromDevice, toDevice].map((id) => plates.find(({ device }) => device.id === id));
   if (!from || !to) return null;
   const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
-  const between = plates.filter(({ x }) => x > left && x < right);
-  if (between.length === 0) return null;
+  const [upper, lower] = [Math.min(from.y, to.y), Math.max(from.y + from.height, to.y + to.height)];
+  const between = plates.filter(({ x }) => x >= left + PLATE.width && x + PLATE.width <= right);
+  // Only a plate that stands at the height of the run is in its way.
+  if (!between.some(({ y, height }) => y < lower && y + height > upper)) return null;
   const top = Math.min(...between.map(({ y }) => y)) - PLATE.gap;
   const bottom = Math.max(...between.map(({ y, height }) => y + height)) + PLATE.gap;
   const middle = (from.y + from.height / 2 + to.y + to.height / 2) / 2;

@@ -1,6 +1,14 @@
 "use client";
 
-import { ConnectionMode, ReactFlow, useNodesState, type Connection, type Edge, type FinalConnectionState } from "@xyflow/react";
+import {
+  ConnectionMode,
+  ReactFlow,
+  useNodesState,
+  type Connection,
+  type Edge,
+  type FinalConnectionState,
+  type ReactFlowInstance,
+} from "@xyflow/react";
 import "@xyflow/react/dist/base.css";
 import { useEffect, useMemo, useState } from "react";
 import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
@@ -27,6 +35,13 @@ interface WiringMapProps {
   readonly onJoin: (a: CableEnd, b: CableEnd) => void;
   readonly onChooseCable: (cable: string) => void;
 }
+
+/** The whole map where its print can then be read; a larger one begins at its upper left. */
+async function openReadable(flow: ReactFlowInstance<PlateNodeType, Edge<CableEdgeData>>): Promise<void> {
+  await flow.fitView({ padding: 0.06, maxZoom: 1.1 });
+  if (flow.getZoom() < READABLE) await flow.setViewport({ x: 24, y: 24, zoom: READABLE });
+}
+const READABLE = 0.6;
 
 export function WiringMap({ drawn, plateWords, held, chosenCable, onPress, onJoin, onChooseCable }: WiringMapProps) {
   const job = useJob((state) => state.job);
@@ -110,9 +125,8 @@ export function WiringMap({ drawn, plateWords, held, chosenCable, onPress, onJoi
         onConnect={connected}
         onEdgeClick={(_event, edge) => onChooseCable(edge.id)}
         connectionRadius={28}
-        fitView
-        fitViewOptions={{ padding: 0.06, maxZoom: 1.1 }}
-        minZoom={0.4}
+        onInit={(flow) => void openReadable(flow)}
+        minZoom={0.2}
         maxZoom={1.6}
         zoomOnDoubleClick={false}
         nodesFocusable={false}
