@@ -60,7 +60,7 @@ test("the map: layers, a plate moved by keyboard stays there, and both drawings 
   await page.getByRole("button", { name: "Picture" }).click();
   await expect(page.getByText(/ of \d+(\.\d)?\u2009Gb\/s/).first()).toBeVisible();
   await page.getByRole("button", { name: "Control" }).click();
-  await expect(page.locator("text", { hasText: "CEC" }).first()).toBeVisible();
+  await expect(page.getByText("CEC", { exact: true }).first()).toBeVisible();
   await page.getByRole("button", { name: "Power" }).click();
   await expect(page.getByText("must be on").first()).toBeVisible();
   await page.getByRole("button", { name: "Sound", exact: true }).click();

@@ -108,9 +108,14 @@ describe("Sail Loft, TV with eARC, bar 5.1.2", () => {
 
   test("CEC off at the TV changes nothing of the sound with eARC; only the TV's remote no longer moves the bar", () => {
     const board = arrivalsOf(made(loft, planned("television", "cec", "off")));
-    expect(board.map((one) => ({ ...one, volume: null }))).toEqual(arrivalsOf(loft).map((one) => ({ ...one, volume: null })));
+    expect(board.map((one) => ({ ...one, volume: null, cautions: [] }))).toEqual(
+      arrivalsOf(loft).map((one) => ({ ...one, volume: null, cautions: [] })),
+    );
     expect(row(loft, ...STREAMER).volume).toEqual({ by: "screen-remote", device: "bar" });
     expect(board.find(({ player }) => player === "streamer")?.volume).toEqual({ by: "own-remote", device: "bar" });
+    // The loft's household wishes one remote, and this would be another.
+    expect(arrivalsOf(loft).flatMap(({ cautions }) => cautions)).toEqual([]);
+    for (const { cautions } of board) expect(cautions).toEqual([{ code: "one-more-remote", device: "bar" }]);
   });
 
   test("CEC off at either end silences ARC, because ARC is started over CEC", () => {

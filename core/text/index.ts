@@ -5,7 +5,7 @@ export { differenceWords, leadsWords, passesWords } from "./device-words";
 export { boardText, rowText } from "./board-text";
 export { BRIEF_USES } from "./brief-words";
 export { cableMark, endTag } from "./cable-words";
-export { controlWords, pictureRunWords, POWER_WORDS } from "./layer-words";
+export { controlFlag, controlSentence, pictureRunWords, POWER_WORDS } from "./layer-words";
 export { listedDifferenceWords, nextActWords, questionWords, tableTroubleSentence } from "./survey-words";
 export { stockName } from "./stock-words";
 export { changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";

@@ -8,6 +8,8 @@ import { deviceName } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { PALETTE, useThemeChoice } from "@/ui/theme";
 
+Chart.defaults.font.family = '"Atkinson Hyperlegible Next Variable", sans-serif';
+Chart.defaults.font.size = 13;
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
 /** What goes over each digital link of a row, what its best form would need, and what the link can carry. */

@@ -22,12 +22,20 @@ const PURCHASE_WORDS = { cable: "cables", box: "small boxes", device: "players, 
 /** What is asked on the sofa, on one page; beside each answer stands where it is used. */
 export function BriefPlace() {
   return (
-    <Sheet marginLabel="To find out on site" margin={<OpenList />} foot={<EffectLine />}>
+    <Sheet
+      marginLabel="What may change, and what to find out on site"
+      margin={
+        <div className={styles.margin}>
+          <MoneySection />
+          <OpenList />
+        </div>
+      }
+      foot={<EffectLine />}
+    >
       <h2 className="for-ears-only">Brief</h2>
       <div className={styles.brief}>
         <div className={styles.column}>
           <HouseholdSection />
-          <MoneySection />
         </div>
         <div className={styles.column}>
           <WatchedSection />

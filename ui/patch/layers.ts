@@ -1,8 +1,9 @@
 import { controlLinks, pictureRun, powerNeeds, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { controlWords, pictureRunWords, POWER_WORDS } from "@/core/text";
+import { controlFlag, controlSentence, pictureRunWords, POWER_WORDS } from "@/core/text";
 import { addDelays, formatMilliseconds, milliseconds } from "@/core/units";
 import type { CableDrawing } from "./cable-edge";
+import { answerKey } from "./map-context";
 
 /** What the map can show of the wiring, one at a time. */
 export const LAYERS = [
@@ -13,43 +14,71 @@ export const LAYERS = [
 ] as const;
 export type LayerKey = (typeof LAYERS)[number]["key"];
 
-/** A layer ready to be drawn: what runs along each cable, what stands on each plate. */
+/** What a layer says at a socket, in place of what is plugged in; the sentence is for a closer look. */
+export interface SocketWords {
+  readonly words: string;
+  readonly sentence: string;
+}
+
+/** A layer ready to be drawn: what runs along each cable, what stands on each plate and at each socket. */
 export interface Layer {
   readonly cables: ReadonlyMap<string, CableDrawing>;
   readonly plates: ReadonlyMap<string, string>;
+  readonly sockets: ReadonlyMap<string, SocketWords>;
 }
 
-const NO_WORDS: ReadonlyMap<string, string> = new Map();
+const LIT: CableDrawing = { line: "lit", stream: null, words: null };
+const LOST: CableDrawing = { line: "lost", stream: null, words: null };
+const NOTHING: Layer = { cables: new Map(), plates: new Map(), sockets: new Map() };
 
 /** Works a layer out for the job and the chosen row. */
 export function layerOf(job: Job, row: Arrival | null, key: LayerKey): Layer {
   switch (key) {
     case "sound":
-      return { cables: row ? soundLayer(row) : new Map(), plates: NO_WORDS };
-    case "picture":
+      return row ? { ...NOTHING, cables: soundLayer(row) } : NOTHING;
+    case "picture": {
+      const runs = row ? pictureRun(job, row) : [];
       return {
-        cables: new Map(
-          (row ? pictureRun(job, row) : []).map((run) => [run.cable, { line: "lit", stream: null, words: pictureRunWords(run) }]),
+        ...NOTHING,
+        cables: new Map(runs.map(({ cable }) => [cable, LIT])),
+        sockets: atInputs(
+          job,
+          new Map(
+            runs.map((run) => [run.cable, { words: pictureRunWords(run), sentence: `The picture needs ${pictureRunWords(run)} here` }]),
+          ),
         ),
-        plates: NO_WORDS,
       };
-    case "control":
+    }
+    case "control": {
+      const links = [...controlLinks(job)];
       return {
-        cables: new Map(
-          [...controlLinks(job)].map(([cable, link]) => [
-            cable,
-            { line: link.carries ? "lit" : "lost", stream: null, words: controlWords(job, link) },
-          ]),
+        ...NOTHING,
+        cables: new Map(links.map(([cable, link]) => [cable, link.carries ? LIT : LOST])),
+        sockets: atInputs(
+          job,
+          new Map(links.map(([cable, link]) => [cable, { words: controlFlag(link), sentence: controlSentence(job, link) }])),
         ),
-        plates: NO_WORDS,
       };
+    }
     case "power":
-      return {
-        cables: row ? soundLayer(row) : new Map(),
-        plates: new Map(row ? [...powerNeeds(job, row)].map(([device, need]) => [device, POWER_WORDS[need]]) : []),
-      };
+      return row
+        ? {
+            ...NOTHING,
+            cables: soundLayer(row),
+            plates: new Map([...powerNeeds(job, row)].map(([device, need]) => [device, POWER_WORDS[need]])),
+          }
+        : NOTHING;
   }
 }
+
+/** Words of cables at the socket that each goes into. */
+const atInputs = (job: Job, words: ReadonlyMap<string, SocketWords>): ReadonlyMap<string, SocketWords> =>
+  new Map(
+    job.cables.flatMap(({ id, to }) => {
+      const found = words.get(id);
+      return found ? [[answerKey(to), found] as const] : [];
+    }),
+  );
 
 /** The strings along the way of a row, with the delay that has gathered at each cable. */
 function soundLayer({ hops }: Arrival): ReadonlyMap<string, CableDrawing> {

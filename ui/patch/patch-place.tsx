@@ -1,12 +1,11 @@
 "use client";
 
 import Link from "next/link";
-import { useCallback, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { cableAt, joinSockets, whyNotLay, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
 import { Choice, EmptyPlace, LegendButton, useChosen } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
-import { THIN } from "./cable-edge";
 import { CableStory } from "./cable-story";
 import { ExportButtons } from "./export-buttons";
 import { layerOf, LAYERS, type LayerKey } from "./layers";
@@ -28,7 +27,6 @@ export function PatchPlace() {
     [board, wantedRow],
   );
   const layer = useMemo(() => layerOf(job, row, layerKey), [job, row, layerKey]);
-  const drawn = useCallback((cable: string) => layer.cables.get(cable) ?? THIN, [layer]);
   const chosenCable = held ? undefined : job.cables.find(({ id }) => id === cableId);
   const chooseCable = (id: string | null) => {
     setHeld(null);
@@ -83,8 +81,7 @@ export function PatchPlace() {
       <h2 className="for-ears-only">Patch</h2>
       {job.devices.length ? (
         <WiringMap
-          drawn={drawn}
-          plateWords={layer.plates}
+          layer={layer}
           held={held}
           chosenCable={chosenCable?.id ?? null}
           onPress={press}

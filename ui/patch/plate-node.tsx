@@ -15,8 +15,8 @@ export type PlateNodeType = Node<{ plate: PlacedPlate }, "plate">;
 
 /** A back plate on the map: every socket a button and a place to plug. */
 export function PlateNode({ data: { plate } }: NodeProps<PlateNodeType>) {
-  const { plateWords } = useMap();
-  const words = plateWords.get(plate.device.id);
+  const { layer } = useMap();
+  const words = layer.plates.get(plate.device.id);
   return (
     <div className={styles.plate} style={{ width: PLATE.width, height: plate.height }}>
       <PlateHead plate={plate} />
@@ -62,24 +62,25 @@ function PlateHead({ plate }: { plate: PlacedPlate }) {
 
 function SocketRow({ device, port, side }: { device: string; port: Port; side: Side }) {
   const job = useJob((state) => state.job);
-  const { answers, asking, onPress } = useMap();
+  const { answers, asking, layer, onPress } = useMap();
   const end = { device, port: port.id };
   const cable = cableAt(job, end);
   const other = cable ? (cable.from.device === device && cable.from.port === port.id ? cable.to : cable.from) : null;
   const isHeld = asking?.device === device && asking.port === port.id;
   const refusal = answers?.get(answerKey(end));
+  const told = layer.sockets.get(answerKey(end));
   const state = isHeld ? "held" : refusal === undefined ? "resting" : refusal === null ? "yes" : "no";
   const words = {
     held: "plug held",
     yes: "fits here",
     no: refusal ? refusalFlag(refusal) : "",
-    resting: other ? deviceName(job, other.device) : "",
+    resting: told?.words ?? (other ? deviceName(job, other.device) : ""),
   }[state];
   const spoken = {
     held: "chosen as one end",
     yes: "can take the plug",
     no: refusal ? refusalSentence(job, refusal) : "",
-    resting: other ? `holds the cable of ${deviceName(job, other.device)}` : "free",
+    resting: other ? `holds the cable of ${deviceName(job, other.device)}${told ? `. ${told.sentence}` : ""}` : "free",
   }[state];
   return (
     <button
@@ -87,7 +88,7 @@ function SocketRow({ device, port, side }: { device: string; port: Port; side: S
       className={`${styles.socket} ${styles[state] ?? ""} ${side === "right" ? styles.right : ""} nopan`}
       style={{ height: PLATE.row }}
       aria-label={`${deviceName(job, device)}, ${port.label}, ${socketMarks(port).join(", ")}: ${spoken}`}
-      title={state === "no" ? spoken : undefined}
+      title={state === "no" ? spoken : told?.sentence}
       onClick={() => onPress(end)}
       data-socket={`${device}/${port.id}`}
     >

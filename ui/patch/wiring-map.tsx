@@ -14,8 +14,9 @@ import { useEffect, useMemo, useState } from "react";
 import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
 import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
-import { CableEdge, type CableDrawing, type CableEdgeData } from "./cable-edge";
+import { CableEdge, THIN, type CableEdgeData } from "./cable-edge";
 import { passingHeight, placePlates } from "./lanes";
+import type { Layer } from "./layers";
 import { answerKey, MapContext } from "./map-context";
 import styles from "./patch.module.css";
 import { PlateNode, type PlateNodeType } from "./plate-node";
@@ -24,10 +25,8 @@ const nodeTypes = { plate: PlateNode };
 const edgeTypes = { cable: CableEdge };
 
 interface WiringMapProps {
-  /** What a layer draws along each cable. */
-  readonly drawn: (cable: string) => CableDrawing;
-  /** What a layer says on each plate. */
-  readonly plateWords: ReadonlyMap<string, string>;
+  /** What is shown of the wiring. */
+  readonly layer: Layer;
   /** The socket chosen as one end; its answers show on every other socket. */
   readonly held: CableEnd | null;
   readonly chosenCable: string | null;
@@ -43,7 +42,7 @@ async function openReadable(flow: ReactFlowInstance<PlateNodeType, Edge<CableEdg
 }
 const READABLE = 0.6;
 
-export function WiringMap({ drawn, plateWords, held, chosenCable, onPress, onJoin, onChooseCable }: WiringMapProps) {
+export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseCable }: WiringMapProps) {
   const job = useJob((state) => state.job);
   const { edit, say } = useIntents();
   const [dragged, setDragged] = useState<CableEnd | null>(null);
@@ -83,12 +82,12 @@ export function WiringMap({ drawn, plateWords, held, chosenCable, onPress, onJoi
         targetHandle: cable.to.port,
         ariaLabel: upperFirst(cableName(job, cable.id)),
         data: {
-          drawing: drawn(cable.id),
+          drawing: layer.cables.get(cable.id) ?? THIN,
           chosen: cable.id === chosenCable,
           passing: passingHeight(plates, cable.from.device, cable.to.device),
         },
       })),
-    [job, plates, drawn, chosenCable],
+    [job, plates, layer, chosenCable],
   );
 
   const endOf = (device: string | null, port: string | null | undefined): CableEnd | null => (device && port ? { device, port } : null);
@@ -106,7 +105,7 @@ export function WiringMap({ drawn, plateWords, held, chosenCable, onPress, onJoi
   };
 
   return (
-    <MapContext value={{ answers, asking, plateWords, onPress, onMove }}>
+    <MapContext value={{ answers, asking, layer, onPress, onMove }}>
       <ReactFlow
         className={styles.map ?? ""}
         nodes={nodes}
