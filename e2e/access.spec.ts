@@ -3,6 +3,8 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import { importDemo, socket } from "./support";
 
+const PLACES = ["brief", "gear", "patch", "arrivals"] as const;
+
 async function expectNoSeriousIssue(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
   const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
@@ -15,10 +17,24 @@ for (const theme of ["dim", "day"] as const) {
   test(`axe finds nothing serious on any place, ${theme}`, async ({ page, context, request, baseURL }) => {
     await context.addCookies([{ name: "octachord-theme", value: theme, url: baseURL ?? "" }]);
     const flat = await importDemo(request, "flat-4b");
-    await page.goto("/");
-    await expectNoSeriousIssue(page);
-    for (const place of ["gear", "patch", "arrivals"]) {
-      await page.goto(`/jobs/${flat}/${place}`);
+    const hall = await importDemo(request, "village-hall");
+    const places = [
+      ...["/", "/?bin=1", "/stock", "/settings"],
+      ...[
+        "gear",
+        "gear?show=facts",
+        "gear?show=edid",
+        "gear?show=photos",
+        "patch",
+        "arrivals",
+        "arrivals?view=changes",
+        "arrivals?view=compare",
+      ].map((place) => `/jobs/${flat}/${place}`),
+      `/jobs/${hall}/brief`,
+      `/jobs/${hall}/patch?cable=matrix-projector`,
+    ];
+    for (const place of places) {
+      await page.goto(place);
       await expect(page.getByRole("main")).toBeVisible();
       await page.waitForTimeout(400);
       await expectNoSeriousIssue(page);
@@ -47,7 +63,7 @@ test("the first load of compressed script is at most 350 kB on the docket and 45
 }) => {
   const id = await importDemo(request, "sail-loft");
   const figures: { page: string; kB: number }[] = [];
-  for (const path of ["/", `/jobs/${id}/gear`, `/jobs/${id}/patch`, `/jobs/${id}/arrivals`]) {
+  for (const path of ["/", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
     const context = await browser.newContext(baseURL ? { baseURL } : {});
     const page = await context.newPage();
     const session = await context.newCDPSession(page);
@@ -70,7 +86,18 @@ test("the first load of compressed script is at most 350 kB on the docket and 45
 test("every place fits a narrow screen without a sideways scroll of the page", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.setViewportSize({ width: 834, height: 1112 });
-  for (const path of ["/", `/jobs/${id}/gear`, `/jobs/${id}/patch`, `/jobs/${id}/arrivals`]) {
+  for (const path of ["/", "/stock", "/settings", "/shelf", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
+    await page.goto(path);
+    await expect(page.getByRole("main")).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+  }
+});
+
+test("at twice the size of the print every place still shows its work, by scrolling down only", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  // A browser at 200 % of 1280 × 800 lays out 640 × 400.
+  await page.setViewportSize({ width: 640, height: 400 });
+  for (const path of ["/", "/stock", "/settings", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);

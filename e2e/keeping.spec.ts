@@ -43,6 +43,31 @@ test("two tabs of one job stay in step, and edits made in both at once both stan
   expect(document.devices.find((row) => row.id === "streamer")?.name).toBe("Box under the stairs");
 });
 
+test("one setting changed differently in two windows: both values are shown, and either can stand", async ({ context, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await one.goto(`/jobs/${id}/gear?device=television`);
+  await two.goto(`/jobs/${id}/gear?device=television`);
+  await two.route("**/api/jobs/**", (route) => route.abort());
+  await choose(two, "Digital sound output at Television, as planned", "PCM");
+  await expect(two.getByText("not saved yet")).toBeVisible();
+  await choose(one, "Digital sound output at Television, as planned", "Dolby Digital");
+  await expectSaved(one);
+  await two.unroute("**/api/jobs/**");
+  await two.evaluate(() => window.dispatchEvent(new Event("online")));
+  const told = two.getByRole("alert", { name: "Changed in two windows" });
+  await expect(told).toContainText(
+    "Here: Digital sound output at Television: PCM. There: Digital sound output at Television: Dolby Digital.",
+  );
+  await told.getByRole("button", { name: "Take the other" }).click();
+  await expect(told).toBeHidden();
+  await expectSaved(two);
+  await expect(one.getByText("Changed in another window")).toBeVisible();
+  const { document } = (await (await request.get(`/api/jobs/${id}`)).json()) as Envelope;
+  const setting = document.devices.find((row) => row.id === "television")?.settings.find((row) => row.key === "digital-output");
+  expect(setting?.planned).toBe("dolby-digital");
+});
+
 test("with the network away the page goes on working, and saves when it is back", async ({ page, context, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/gear`);

@@ -9,14 +9,18 @@ import { useJob } from "@/ui/job";
 import styles from "./story.module.css";
 
 /** The way of a row, hop by hop: where it goes, what leaves there, what it adds in time, and what is lost at the spot. */
-export function HopList({ arrival }: { arrival: Arrival }) {
+export function HopList({ arrival, marked }: { arrival: Arrival; marked: number | null }) {
   const job = useJob((state) => state.job);
   return (
     <ol className={styles.hops}>
       {arrival.hops.map((hop, index) => {
         const lost = arrival.losses.filter((loss) => loss.hop === index && loss.scope === "path");
         return (
-          <li key={`${hop.device} ${hop.port} ${hop.cable ?? ""}`}>
+          <li
+            key={`${hop.device} ${hop.port} ${hop.cable ?? ""}`}
+            className={index === marked ? styles.hopMarked : undefined}
+            aria-current={index === marked}
+          >
             <b>{placeWords(job, hop)}</b>
             <span>{hop.out ? lineageWords(hop.out) : "nothing goes on"}</span>
             <code>{hop.delayMs === null ? "delay not known" : hop.delayMs > 0 ? `+${formatMilliseconds(hop.delayMs)}` : ""}</code>

@@ -21,6 +21,7 @@ import {
   unknownWords,
   volumeSentence,
 } from "@/core/text";
+import { useChosen } from "@/ui/kit";
 import { useIntents, useJob, type Changes } from "@/ui/job";
 import { HopList } from "./hop-list";
 import { LipSyncScale } from "./lip-sync-scale";
@@ -71,13 +72,22 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       ) : null}
       {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
       {arrival.pictureLosses.length ? <Cures arrival={arrival} changes={changes} what="pictureLifts" /> : null}
-      <details className={styles.more}>
-        <summary>Hop by hop</summary>
-        <HopList arrival={arrival} />
-      </details>
+      <Hops arrival={arrival} />
       <Loads key={arrival.id} arrival={arrival} />
       <CopyRow arrival={arrival} />
     </div>
+  );
+}
+
+/** The hops behind a line to open; an address that names one opens it there. */
+function Hops({ arrival }: { arrival: Arrival }) {
+  const [wanted] = useChosen("hop");
+  const marked = wanted !== null && /^\d{1,2}$/.test(wanted) ? Number(wanted) : null;
+  return (
+    <details className={styles.more} open={marked !== null}>
+      <summary>Hop by hop</summary>
+      <HopList arrival={arrival} marked={marked} />
+    </details>
   );
 }
 

@@ -66,7 +66,9 @@ function RoomLine({ job, room }: { job: Job; room: Room }) {
         mode="multiple"
         label={`What stands in ${room.name}`}
         placeholder="what stands here"
-        maxTagCount="responsive"
+        size="small"
+        maxTagCount={4}
+        maxTagTextLength={12}
         value={here}
         options={job.devices.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={stand}
@@ -113,7 +115,9 @@ function Runs({ job }: { job: Job }) {
           const name = pair.map((room) => roomName(job, room)).join(" to ");
           return (
             <li key={name}>
-              <span dir="auto">{name}</span>
+              <span dir="auto" title={name}>
+                {name}
+              </span>
               <Choice
                 label={`Whether a cable may run from ${name}`}
                 value={!run ? "unsaid" : run.allowed ? "may" : "not"}

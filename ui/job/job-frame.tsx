@@ -8,6 +8,7 @@ import { FindButton } from "@/ui/frame";
 import { ThemeSwitch } from "@/ui/theme";
 import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
+import { Conflicts } from "./conflicts";
 import { JobName } from "./job-name";
 import { PLACES } from "./places";
 import { useFindEntries } from "./use-find-entries";
@@ -51,6 +52,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
         </div>
       </header>
       <Notice />
+      <Conflicts />
       {children}
       <ShortcutSheet open={sheetOpen} onClose={() => setSheetOpen(false)} />
     </div>

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { Job } from "@/core/job";
+import { applyCommand, Job, type Command } from "@/core/job";
 import { rebase, type JobStore } from "./job-store";
 
 const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), document: Job });
@@ -57,8 +57,14 @@ export function startSaving(store: JobStore): () => void {
     const answer: unknown = await response.json();
     if (response.ok) {
       const { revision, updatedAt } = Saved.parse(answer);
-      const rest = store.getState().unsaved.slice(count);
-      store.setState({ revision, unsaved: rest, save: rest.length ? { kind: "saving" } : { kind: "saved", at: updatedAt } });
+      const { base, unsaved } = store.getState();
+      const rest = unsaved.slice(count);
+      store.setState({
+        base: made(base, unsaved.slice(0, count)),
+        revision,
+        unsaved: rest,
+        save: rest.length ? { kind: "saving" } : { kind: "saved", at: updatedAt },
+      });
       channel.postMessage({ revision });
       if (rest.length) soon(0);
     } else if (response.status === 409) {
@@ -107,3 +113,10 @@ export function startSaving(store: JobStore): () => void {
     window.removeEventListener("pagehide", flushNow);
   };
 }
+
+/** The job after edits that the server has taken in; it made them on the same job. */
+const made = (job: Job, commands: readonly Command[]): Job =>
+  commands.reduce((current, command) => {
+    const applied = applyCommand(current, command);
+    return applied.ok ? applied.value.job : current;
+  }, job);

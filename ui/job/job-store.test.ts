@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { applyCommand, type Command, type Job } from "@/core/job";
-import { createJobStore, edit, rebase, redo, undo } from "./job-store";
+import { createJobStore, edit, rebase, redo, settle, undo } from "./job-store";
 
 const loft = demoJob("sail-loft");
 const open = () => createJobStore({ id: "one", job: loft, revision: 3, updatedAt: "2026-11-24T10:00:00Z" });
@@ -82,5 +82,39 @@ describe("when another window was faster", () => {
     rebase(store, { job: theirs, revision: 4, updatedAt: "2026-11-24T10:01:00Z" });
     expect(store.getState()).toMatchObject({ job: theirs, unsaved: [], save: { kind: "saved" } });
     expect(store.getState().notice).toContain("could not be done again");
+  });
+
+  test("the same setting changed on both sides differently is told with both values, and theirs can be taken; nothing is lost", () => {
+    const store = open();
+    edit(store, eArc("off"));
+    const theirs = after(loft, eArc("on"));
+    const changed = after(theirs, { kind: "rename-device", device: "bar", name: "Long bar" });
+    // "on" is what it already was: planning it is a change of the document all the same.
+    rebase(store, { job: changed, revision: 4, updatedAt: "2026-11-24T10:01:00Z" });
+    const [conflict, ...more] = store.getState().conflicts;
+    expect(more).toEqual([]);
+    expect(conflict).toMatchObject({ mine: "eARC at Television: off", theirs: "eARC at Television: on" });
+    expect(
+      store
+        .getState()
+        .job.devices.find(({ id }) => id === "television")
+        ?.settings.find(({ key }) => key === "earc")?.planned,
+    ).toBe("off");
+    if (conflict) settle(store, conflict, "theirs");
+    expect(
+      store
+        .getState()
+        .job.devices.find(({ id }) => id === "television")
+        ?.settings.find(({ key }) => key === "earc")?.planned,
+    ).toBe("on");
+    expect(store.getState().conflicts).toEqual([]);
+  });
+
+  test("the same edit on both sides, and edits of different things, are no conflict", () => {
+    const store = open();
+    edit(store, eArc("off"));
+    edit(store, { kind: "rename-device", device: "bar", name: "Long bar" });
+    rebase(store, { job: after(loft, eArc("off")), revision: 4, updatedAt: "2026-11-24T10:01:00Z" });
+    expect(store.getState().conflicts).toEqual([]);
   });
 });

@@ -20,9 +20,20 @@ export interface Effect extends MovedRows {
 export type SaveState =
   { readonly kind: "saved"; readonly at: string } | { readonly kind: "saving" } | { readonly kind: "waiting"; readonly why: string };
 
+/** An edit made here of something that another window changed as well; both are told, and theirs can be taken. */
+export interface Conflict {
+  readonly mine: string;
+  readonly theirs: string;
+  /** The edit that puts theirs in the place of mine. */
+  readonly takeTheirs: Command;
+}
+
 export interface JobState {
   readonly id: string;
   readonly job: Job;
+  /** The job as the server has it at `revision`, without the edits that wait. */
+  readonly base: Job;
+  readonly conflicts: readonly Conflict[];
   readonly board: readonly Arrival[];
   /** The board with what it rests on, so that an edit is worked out from it in an instant. */
   readonly solved: Solved;
@@ -45,6 +56,8 @@ export function createJobStore(initial: { id: string; job: Job; revision: number
   return createStore<JobState>(() => ({
     id: initial.id,
     job: initial.job,
+    base: initial.job,
+    conflicts: [],
     board: solved.rows,
     solved,
     revision: initial.revision,
@@ -116,17 +129,23 @@ function change(
  * An edit that is no longer possible there is left out and told; undo of what others changed would be a guess, so the history starts anew.
  */
 export function rebase(store: JobStore, current: { job: Job; revision: number; updatedAt: string }): void {
-  const { unsaved, board } = store.getState();
+  const { unsaved, board, base, conflicts: unsettled } = store.getState();
   let { job } = current;
   const kept: Command[] = [];
   const lost: string[] = [];
   const done: Step[] = [];
+  const conflicts: Conflict[] = [];
+  let before = base;
   for (const command of unsaved) {
     const applied = applyCommand(job, command);
     if (!applied.ok) {
       lost.push(`${commandWords(job, command)} (${refusalSentence(job, applied.refusal)})`);
       continue;
     }
+    const here = applyCommand(before, command);
+    if (here.ok)
+      conflicts.push(...conflictOf({ before, there: job, command, undoHere: here.value.inverse, undoThere: applied.value.inverse }));
+    before = here.ok ? here.value.job : before;
     done.push({ words: commandWords(job, command), command: applied.value.inverse });
     kept.push(command);
     job = applied.value.job;
@@ -134,6 +153,8 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
   const after = solve(job, "planned");
   store.setState({
     job,
+    base: current.job,
+    conflicts: [...unsettled, ...conflicts],
     board: after.rows,
     solved: after,
     revision: current.revision,
@@ -144,4 +165,29 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
     notice: lost.length ? `The job was changed in another window, where this could not be done again: ${lost.join("; ")}` : null,
     ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
   });
+}
+
+interface Meeting {
+  /** My job before the edit, and theirs before it. */
+  readonly before: Job;
+  readonly there: Job;
+  readonly command: Command;
+  readonly undoHere: Command;
+  readonly undoThere: Command;
+}
+
+/**
+ * Whether an edit meets one of another window. What takes it back says what stood there before: where that differs between my job and
+ * theirs, both of us changed the same thing, and what takes it back on theirs is their edit. The same edit on both sides is none.
+ */
+function conflictOf({ before, there, command, undoHere, undoThere }: Meeting): readonly Conflict[] {
+  if (JSON.stringify(undoHere) === JSON.stringify(undoThere) || undoHere.kind !== undoThere.kind) return [];
+  if (JSON.stringify(undoThere) === JSON.stringify(command)) return [];
+  return [{ mine: commandWords(before, command), theirs: commandWords(there, undoThere), takeTheirs: undoThere }];
+}
+
+/** Settles a conflict: mine stays, or theirs is put in its place by an edit like any other. */
+export function settle(store: JobStore, conflict: Conflict, whose: "mine" | "theirs"): void {
+  if (whose === "theirs" && !edit(store, conflict.takeTheirs)) return;
+  store.setState({ conflicts: store.getState().conflicts.filter((one) => one !== conflict) });
 }
