@@ -7,10 +7,17 @@ import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";
 
 /** Prints the smallest set of changes. Exit code 1 where some row stays less than all of it even then. */
-export async function changesCommand(file: string, options: { json?: boolean; buy?: string; purchase: boolean }): Promise<ExitCode> {
+export async function changesCommand(
+  file: string,
+  options: { json?: boolean; buy?: string; van?: readonly string[]; purchase: boolean },
+): Promise<ExitCode> {
   const job = await readJobFile(file);
-  if (options.buy && !findArchetype(options.buy)) throw new UnusableInput(`--buy: there is no “${options.buy}” on the shelf.`);
-  const smallest = smallestChanges(job, options.purchase ? {} : { kinds: ["setting", "plug"] });
+  for (const [option, names] of [
+    ["--buy", options.buy ? [options.buy] : []],
+    ["--van", options.van ?? []],
+  ] as const)
+    for (const name of names) if (!findArchetype(name)) throw new UnusableInput(`${option}: there is no “${name}” on the shelf.`);
+  const smallest = smallestChanges(job, options.purchase ? { boxes: options.van ?? [] } : { kinds: ["setting", "plug"] });
   const purchases: readonly WeighedChange[] | null = options.buy ? weighedPurchases(job, options.buy) : null;
   if (options.json) process.stdout.write(`${JSON.stringify(changesReport(job, smallest, purchases))}\n`);
   else {

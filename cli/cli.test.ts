@@ -123,6 +123,13 @@ describe("the smallest set of changes", () => {
     const { stdout } = octachord(["changes", demo("flat-4b"), "--buy", "tv-earc", "--json"]);
     const report = JSON.parse(stdout) as { purchases: { lifts: string[] }[] };
     expect(report.purchases[0]?.lifts).toHaveLength(4);
+    const boxed = JSON.parse(octachord(["changes", demo("flat-4b"), "--van", "earc-extractor-mixed", "--json"]).stdout) as {
+      changes: { kind: string }[];
+      lifts: string[];
+    };
+    expect(boxed.changes.map(({ kind }) => kind)).toContain("box");
+    expect(boxed.lifts.length).toBeGreaterThan(0);
+    expect(octachord(["changes", demo("flat-4b"), "--van", "no-such-box"])).toMatchObject({ status: 2, stdout: "" });
     expect(octachord(["changes", demo("flat-4b"), "--buy", "no-such-thing"])).toMatchObject({ status: 2, stdout: "" });
   });
 });

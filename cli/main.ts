@@ -41,7 +41,8 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--json", "answer as JSON")
     .option("--no-purchase", "think of settings and plugs only: no cable is bought")
     .option("--buy <archetype>", "say what one device of the shelf would add")
-    .action(async (file: string, options: { json?: boolean; buy?: string; purchase: boolean }) => {
+    .option("--van <archetypes...>", "boxes that are at hand: a set may hold one of them")
+    .action(async (file: string, options: { json?: boolean; buy?: string; van?: string[]; purchase: boolean }) => {
       exitCode = await changesCommand(file, options);
     });
   program

@@ -15,6 +15,7 @@ async function expectNoSeriousIssue(page: Page): Promise<void> {
 
 for (const theme of ["dim", "day"] as const) {
   test(`axe finds nothing serious on any place, ${theme}`, async ({ page, context, request, baseURL }) => {
+    test.setTimeout(180_000);
     await context.addCookies([{ name: "octachord-theme", value: theme, url: baseURL ?? "" }]);
     const flat = await importDemo(request, "flat-4b");
     const hall = await importDemo(request, "village-hall");
