@@ -2,7 +2,7 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { fromShelfOrThrow } from "../core/device";
 import { applyCommand, emptyJob, joinSockets, whyNotPlug, type Job } from "../core/job";
-import { socket } from "./support";
+import { expectSaved, socket } from "./support";
 
 /** The largest room that is worked on: thirty devices, forty-five cables. */
 function largeRoom(): Job {
@@ -49,6 +49,7 @@ test("a plate of a room of thirty devices is dragged, and a setting answers; how
   await page.mouse.up();
   const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames.slice(2).sort((a, b) => a - b));
   await expect(page.getByText("Moved Device 1 on the map")).toBeVisible();
+  await expectSaved(page);
 
   await page.goto(`/jobs/${id}/gear?device=device-10`);
   await page.evaluate(() => {

@@ -1,20 +1,27 @@
 "use client";
 
+import { memo } from "react";
 import { optionLabel, settingFact } from "@/core/facts";
 import type { Device, Port, Setting } from "@/core/device";
-import { cableAt, coveringStick } from "@/core/job";
+import { cableAt, coveringStick, sameEnd, type CableEnd, type Job } from "@/core/job";
 import { deviceName, socketPrint } from "@/core/text";
 import { Choice, SocketShape } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./gear.module.css";
 import { socketMarks } from "./socket-marks";
 
-/** A device as its back shows it, with its settings beside it. */
-export function BackPlate({ device, chosen, onChoose }: { device: Device; chosen: boolean; onChoose: () => void }) {
+interface BackPlateProps {
+  readonly device: Device;
+  readonly chosen: boolean;
+  readonly onChoose: (id: string) => void;
+}
+
+/** A device as its back shows it, with its settings beside it. Drawn anew only when it has changed itself: a room has many. */
+export const BackPlate = memo(function BackPlate({ device, chosen, onChoose }: BackPlateProps) {
   return (
     <article className={chosen ? styles.deviceChosen : styles.device} aria-labelledby={`device-${device.id}`}>
       <div className={styles.plateSide}>
-        <button type="button" className={styles.deviceName} onClick={onChoose} aria-pressed={chosen}>
+        <button type="button" className={styles.deviceName} onClick={() => onChoose(device.id)} aria-pressed={chosen}>
           <b id={`device-${device.id}`} dir="auto">
             {device.name}
           </b>
@@ -32,27 +39,45 @@ export function BackPlate({ device, chosen, onChoose }: { device: Device; chosen
       </ul>
     </article>
   );
-}
+});
 
 function Socket({ device, port }: { device: string; port: Port }) {
-  const job = useJob((state) => state.job);
-  const cable = cableAt(job, { device, port: port.id });
-  const stick = cable ? null : coveringStick(job, { device, port: port.id });
-  const other = cable ? (cable.from.device === device ? cable.to : cable.from) : null;
+  const end = { device, port: port.id };
+  // Words are compared by their letters, so that a socket is drawn anew only when another plug is in it.
+  const plugged = useJob(({ job }) => pluggedWords(job, end));
+  const place = useJob(({ job }) => pluggedPlace(job, end));
   return (
-    <li className={other ? styles.socket : styles.socketFree}>
+    <li className={plugged ? styles.socket : styles.socketFree}>
       <code>{port.label}</code>
       <SocketShape connector={port.connector} />
       <span className={styles.marks}>{socketMarks(port).join(" · ") || "\u00a0"}</span>
-      <span className={styles.inIt} title={other ? `${deviceName(job, other.device)} ${socketPrint(job, other)}` : "nothing plugged in"}>
-        {other ? deviceName(job, other.device) : stick ? `covered by ${deviceName(job, stick)}` : "free"}
+      <span className={styles.inIt} title={place}>
+        {plugged ?? place}
       </span>
     </li>
   );
 }
 
+const otherEnd = (job: Job, end: CableEnd): CableEnd | null => {
+  const cable = cableAt(job, end);
+  return cable ? (sameEnd(cable.from, end) ? cable.to : cable.from) : null;
+};
+
+function pluggedWords(job: Job, end: CableEnd): string | null {
+  const other = otherEnd(job, end);
+  return other && deviceName(job, other.device);
+}
+
+/** Where the cable in a socket goes; for an empty one, that it is free or covered by the stick beside it. */
+function pluggedPlace(job: Job, end: CableEnd): string {
+  const other = otherEnd(job, end);
+  if (other) return `${deviceName(job, other.device)} ${socketPrint(job, other)}`;
+  const stick = coveringStick(job, end);
+  return stick ? `covered by ${deviceName(job, stick)}` : "free";
+}
+
 /** "eARC is set to on", as found beside as planned. */
-function SettingLine({ device, setting }: { device: Device; setting: Setting }) {
+const SettingLine = memo(function SettingLine({ device, setting }: { device: Device; setting: Setting }) {
   const { edit } = useIntents();
   const fact = settingFact(setting.key);
   const planned = setting.planned ?? setting.found;
@@ -85,4 +110,4 @@ function SettingLine({ device, setting }: { device: Device; setting: Setting }) 
       </span>
     </li>
   );
-}
+});

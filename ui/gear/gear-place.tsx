@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { Footprints, ListPlus, Plus, Search } from "lucide-react";
 import dynamic from "next/dynamic";
 import Link from "next/link";
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { openQuestions } from "@/core/survey";
 import { EmptyPlace, useChosen } from "@/ui/kit";
 import { EffectLine, isTyping, Sheet, useJob } from "@/ui/job";
@@ -33,6 +33,12 @@ export function GearPlace() {
   const [opened, setOpened] = useState<Dialog | null>(null);
   const dialog: Dialog | null = opened ?? (adding ? { kind: "add", replacing: null } : null);
   const chosen = devices.find(({ id }) => id === wanted) ?? devices[0];
+  const latest = useRef(setWanted);
+  useEffect(() => {
+    latest.current = setWanted;
+  });
+  // One function for all plates, so that choosing another does not draw them all anew.
+  const choose = useCallback((id: string) => latest.current(id), []);
   const close = () => {
     setOpened(null);
     if (adding) setAdding(null);
@@ -90,7 +96,7 @@ export function GearPlace() {
             <section key={role} className={styles.lane} aria-label={heading}>
               <h3>{heading}</h3>
               {members.map((device) => (
-                <BackPlate key={device.id} device={device} chosen={device.id === chosen?.id} onChoose={() => setWanted(device.id)} />
+                <BackPlate key={device.id} device={device} chosen={device.id === chosen?.id} onChoose={choose} />
               ))}
             </section>
           ) : null;

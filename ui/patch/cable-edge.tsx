@@ -42,7 +42,15 @@ export function CableEdge({ data, ...ends }: EdgeProps<Edge<CableEdgeData>>) {
         <path d={path} className={line === "lit" ? styles.litCable : line === "lost" ? styles.lostCable : styles.cable} />
       )}
       {words ? (
-        <text x={middle.x} y={middle.y - (line === "strings" ? 24 : 10)} className={styles.cableWords}>
+        <text
+          x={middle.x}
+          y={
+            data?.passing === null || data?.passing === undefined
+              ? middle.y - (line === "strings" ? 24 : 10)
+              : middle.y + (line === "strings" ? 30 : 18)
+          }
+          className={styles.cableWords}
+        >
           {words}
         </text>
       ) : null}

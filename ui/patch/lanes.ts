@@ -62,6 +62,24 @@ export function passingHeight(plates: readonly PlacedPlate[], fromDevice: string
   return middle - top < bottom - middle ? top : bottom;
 }
 
+/** Room between two cables that pass the same plates, eight strings of one included. */
+const PASSING_GAP = 40;
+
+/** The height at which each cable passes what stands in its way, those that pass the same plates beside each other. Cables with a free way are not in it. */
+export function passingHeights(plates: readonly PlacedPlate[], cables: Job["cables"]): ReadonlyMap<string, number> {
+  const used = new Map<number, number>();
+  return new Map(
+    cables.flatMap(({ id, from, to }): [string, number][] => {
+      const height = passingHeight(plates, from.device, to.device);
+      if (height === null) return [];
+      const count = used.get(height) ?? 0;
+      used.set(height, count + 1);
+      const isAbove = plates.every(({ y }) => height <= y);
+      return [[id, height + (isAbove ? -1 : 1) * count * PASSING_GAP]];
+    }),
+  );
+}
+
 /** A plug sits on the side its cable goes to; a free socket faces where its cable would usually come from. */
 function sideOf(job: Job, device: Device, port: Port): Side {
   if (device.role === "player") return "right";

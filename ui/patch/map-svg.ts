@@ -1,10 +1,10 @@
 import { bedStrings, cableClassFact } from "@/core/facts";
 import type { Arrival, Stream } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { cableMark, deviceName, rowWords, socketName, VERDICT_WORDS } from "@/core/text";
+import { deviceName, rowWords, socketName, VERDICT_WORDS } from "@/core/text";
 import { formatLength, type UnitSystem } from "@/core/units";
 import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
-import { passingHeight, PLATE, placePlates, type PlacedPlate } from "./lanes";
+import { passingHeights, PLATE, placePlates, type PlacedPlate } from "./lanes";
 import { layerOf } from "./layers";
 
 /** What is printed beside the map. */
@@ -56,9 +56,10 @@ const stroke = (d: string, width: number, dashes = "", transform = ""): string =
 export function mapSvg(print: MapPrint): string {
   const plates = placePlates(print.job);
   const left = Math.min(0, ...plates.map(({ x }) => x));
-  const top = Math.min(0, ...plates.map(({ y }) => y));
+  const passes = [...passingHeights(plates, print.job.cables).values()];
+  const top = Math.min(0, ...plates.map(({ y }) => y), ...passes);
   const right = Math.max(600, ...plates.map(({ x }) => x + PLATE.width));
-  const bottom = Math.max(0, ...plates.map(({ y, height }) => y + height)) + PLATE.gap * 2;
+  const bottom = Math.max(0, ...plates.map(({ y, height }) => y + height), ...passes) + PLATE.gap * 2;
   const rows = print.job.cables.length;
   const [width, height] = [right - left + MARGIN * 2, bottom - top + MARGIN * 2 + rows * LINE + 240];
   const below = bottom - top + MARGIN;
@@ -70,6 +71,7 @@ export function mapSvg(print: MapPrint): string {
     `<g transform="translate(${MARGIN - left} ${MARGIN - top})">`,
     ...cables(print, plates),
     ...plates.map((plate) => plateSvg(plate)),
+    ...numbers(print, plates),
     "</g>",
     `<g transform="translate(${MARGIN} ${below})">`,
     ...cableList(print, width - MARGIN * 2),
@@ -105,26 +107,42 @@ function plateSvg({ device, x, y, height, sides }: PlacedPlate): string {
   ].join("");
 }
 
-function cables({ job, row }: MapPrint, plates: readonly PlacedPlate[]): readonly string[] {
-  const layer = layerOf(job, row, "sound");
-  return job.cables.flatMap((cable) => {
-    const curve = curveBetween(plates, cable);
-    if (!curve) return [];
+/** Where each cable runs, in the order of the list; one whose sockets are not drawn is left out. */
+function runsOf(
+  { job }: MapPrint,
+  plates: readonly PlacedPlate[],
+): readonly { cable: Job["cables"][number]; number: number; curve: Curve }[] {
+  const passing = passingHeights(plates, job.cables);
+  return job.cables.flatMap((cable, index) => {
+    const curve = curveBetween(plates, cable, passing.get(cable.id) ?? null);
+    return curve ? [{ cable, number: index + 1, curve }] : [];
+  });
+}
+
+function cables(print: MapPrint, plates: readonly PlacedPlate[]): readonly string[] {
+  const layer = layerOf(print.job, print.row, "sound");
+  return runsOf(print, plates).map(({ cable, curve }) => {
     const drawing = layer.cables.get(cable.id);
-    const path = curvePath(curve);
-    const middle = middleOf(curve);
-    const mark = [cableMark(job, cable), drawing?.words].filter(Boolean).join(" · ");
+    return drawing?.line === "strings" && drawing.stream
+      ? strings(curve, drawing.stream)
+      : stroke(curvePath(curve), 1.5, drawing?.line === "lost" ? "2 6" : "");
+  });
+}
+
+/** The number of each cable in the list, with the delay gathered there, over everything else so that it is never hidden. */
+function numbers(print: MapPrint, plates: readonly PlacedPlate[]): readonly string[] {
+  const layer = layerOf(print.job, print.row, "sound");
+  return runsOf(print, plates).flatMap(({ cable, number, curve }) => {
+    const { x, y } = middleOf(curve);
+    const words = [String(number), layer.cables.get(cable.id)?.words].filter(Boolean).join(" · ");
     return [
-      drawing?.line === "strings" && drawing.stream
-        ? strings(curve, drawing.stream)
-        : stroke(path, 1.5, drawing?.line === "lost" ? "2 6" : ""),
-      `<rect x="${middle.x - mark.length * 4 - 5}" y="${middle.y - 31}" width="${mark.length * 8 + 10}" height="18" fill="#fff"/>`,
-      textAt(middle.x, middle.y - 17, mark, { mono: true, size: 13, anchor: "middle" }),
+      `<rect x="${x - words.length * 4 - 4}" y="${y - 9}" width="${words.length * 8 + 8}" height="18" fill="#fff" stroke="#000" stroke-width="0.5"/>`,
+      textAt(x, y + 4, words, { mono: true, size: 13, anchor: "middle" }),
     ];
   });
 }
 
-function curveBetween(plates: readonly PlacedPlate[], { from, to }: Job["cables"][number]): Curve | null {
+function curveBetween(plates: readonly PlacedPlate[], { from, to }: Job["cables"][number], passing: number | null): Curve | null {
   const ends = [from, to].map(({ device, port }) => {
     const plate = plates.find((one) => one.device.id === device);
     const index = plate?.device.ports.findIndex(({ id }) => id === port) ?? -1;
@@ -138,7 +156,6 @@ function curveBetween(plates: readonly PlacedPlate[], { from, to }: Job["cables"
   });
   const [a, b] = ends;
   if (!a || !b) return null;
-  const passing = passingHeight(plates, from.device, to.device);
   return passing === null ? directCurve(a, b) : passingCurve(a, b, passing, PLATE.lane - PLATE.width);
 }
 
@@ -157,16 +174,18 @@ function strings(curve: Curve, stream: Stream): string {
 }
 
 function cableList({ job, units }: MapPrint, width: number): readonly string[] {
-  const columns = [0, 60, Math.round(width * 0.32), Math.round(width * 0.4), Math.round(width * 0.7)] as const;
+  const columns = [0, 0.05, 0.2, 0.43, 0.51, 0.76].map((share) => Math.round(width * share));
+  const rooms = [4, 16, 28, 8, 30, 26] as const;
   const line = (y: number, cells: readonly string[], bold: boolean) =>
-    cells.map((cell, index) => textAt(columns[index] ?? 0, y, short(cell, 42), { size: 13, bold }));
+    cells.map((cell, index) => textAt(columns[index] ?? 0, y, short(cell, rooms[index] ?? 20), { size: 13, bold }));
   return [
-    ...line(0, ["Cable", "Class", "Length", "From", "To"], true),
+    ...line(0, ["No.", "Label", "Class", "Length", "From", "To"], true),
     ...job.cables.flatMap((cable, index) =>
       line(
         (index + 1) * LINE,
         [
-          cableMark(job, cable),
+          String(index + 1),
+          cable.label,
           `${cableClassFact(cable.class).name}${cable.direction === "one-way" ? ", one way" : ""}`,
           formatLength(cable.lengthM, units),
           socketName(job, cable.from),
@@ -182,15 +201,27 @@ const LEGEND = [
   { dashes: "", words: "lossless" },
   { dashes: "9 3", words: "lossy, as the maker coded it" },
   { dashes: "9 2 9 7", words: "coded again on the way" },
-  { dashes: "2 6", words: "carries nothing of this row" },
+  { dashes: "2 6", words: "sound of this row stops here" },
 ] as const;
 
+const LEGEND_STEP = 270;
+const ABREAST = 3;
+
 function legend(): readonly string[] {
-  return LEGEND.flatMap(({ dashes, words }, index) => [
-    stroke(`M${index * 230} 0h40`, 1.5, dashes),
-    stroke(`M${index * 230} 5h40`, 1.5, dashes),
-    textAt(index * 230 + 50, 7, words, { size: 13 }),
-  ]);
+  const place = (index: number) => ({ x: (index % ABREAST) * LEGEND_STEP, y: Math.floor(index / ABREAST) * 26 });
+  const { x, y } = place(LEGEND.length);
+  return [
+    ...LEGEND.flatMap(({ dashes, words }, index) => {
+      const at = place(index);
+      return [
+        stroke(`M${at.x} ${at.y}h40`, 1.5, dashes),
+        stroke(`M${at.x} ${at.y + 5}h40`, 1.5, dashes),
+        textAt(at.x + 50, at.y + 7, words, { size: 13 }),
+      ];
+    }),
+    stroke(`M${x} ${y + 4}l4 -5 5 5 5 -5 5 5 5 -5 5 5 5 -5 5 5`, 1),
+    textAt(x + 50, y + 7, "objects", { size: 13 }),
+  ];
 }
 
 function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number): readonly string[] {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { curvePath, directCurve, passingCurve, zigzagAlong } from "./curve";
-import { passingHeight, placePlates } from "./lanes";
+import { passingHeight, passingHeights, placePlates } from "./lanes";
 
 const plates = placePlates(demoJob("sail-loft"));
 const plate = (id: string) => {
@@ -26,6 +26,13 @@ describe("the map", () => {
     expect(plate("television").sides.get("hdmi1")).toBe("left");
     expect(plate("television").sides.get("hdmi3")).toBe("right");
     expect(plate("bar").sides.get("hdmi-out")).toBe("left");
+  });
+
+  test("gives each cable past the same plate a height of its own", () => {
+    const den = demoJob("receiver-den");
+    const heights = [...passingHeights(placePlates(den), den.cables).values()];
+    expect(heights.length).toBeGreaterThan(2);
+    expect(new Set(heights).size).toBe(heights.length);
   });
 
   test("lies the same way for the same job", () => expect(placePlates(demoJob("sail-loft"))).toEqual(plates));

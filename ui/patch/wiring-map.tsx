@@ -10,12 +10,12 @@ import {
   type ReactFlowInstance,
 } from "@xyflow/react";
 import "@xyflow/react/dist/base.css";
-import { useEffect, useMemo, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
 import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { CableEdge, THIN, type CableEdgeData } from "./cable-edge";
-import { passingHeight, placePlates } from "./lanes";
+import { passingHeights, placePlates } from "./lanes";
 import type { Layer } from "./layers";
 import { answerKey, MapContext } from "./map-context";
 import styles from "./patch.module.css";
@@ -46,7 +46,8 @@ export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseC
   const job = useJob((state) => state.job);
   const { edit, say } = useIntents();
   const [dragged, setDragged] = useState<CableEnd | null>(null);
-  const asking = dragged ?? held;
+  // The press itself shows at once; every socket's answer may come a frame later.
+  const asking = useDeferredValue(dragged ?? held);
   const answers = useMemo(
     () =>
       asking ? new Map<string, Refusal | null>(socketAnswers(job, asking).map(({ end, refusal }) => [answerKey(end), refusal])) : null,
@@ -71,6 +72,7 @@ export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseC
   // While a plate is dragged its place is the map's own affair; the job hears of it once, when it is let go.
   const [nodes, setNodes, onNodesChange] = useNodesState(laid);
   useEffect(() => setNodes(laid), [laid, setNodes]);
+  const passing = useMemo(() => passingHeights(plates, job.cables), [plates, job.cables]);
   const edges = useMemo(
     () =>
       job.cables.map((cable): Edge<CableEdgeData> => ({
@@ -84,10 +86,10 @@ export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseC
         data: {
           drawing: layer.cables.get(cable.id) ?? THIN,
           chosen: cable.id === chosenCable,
-          passing: passingHeight(plates, cable.from.device, cable.to.device),
+          passing: passing.get(cable.id) ?? null,
         },
       })),
-    [job, plates, layer, chosenCable],
+    [job, passing, layer, chosenCable],
   );
 
   const endOf = (device: string | null, port: string | null | undefined): CableEnd | null => (device && port ? { device, port } : null);
