@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
-import { choose, expectSaved, expectVerdicts, importDemo, row, socket } from "./support";
+import { choose, demoFile, expectSaved, expectVerdicts, importDemo, row, socket } from "./support";
 
 const openFind = async (page: Page) => {
   await page.keyboard.press("Control+k");
@@ -213,4 +213,38 @@ test("a socket answers while held, also by the list, and a press elsewhere puts 
   await expect(page.getByRole("listbox", { name: "Sockets of this room" })).toBeVisible();
   await page.getByRole("button", { name: "Put the plug down" }).click();
   await expect(page.getByRole("listbox", { name: "Sockets of this room" })).toBeHidden();
+});
+
+test("by touch: a tap on a socket and a tap on the other end lay the cable", async ({ browser, request, baseURL }) => {
+  const id = await importDemo(request, "sail-loft");
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 1112, height: 834 }, ...(baseURL ? { baseURL } : {}) });
+  const page = await context.newPage();
+  await page.goto(`/jobs/${id}/patch`);
+  await expect(page.getByText("18\u2009ms")).toBeVisible();
+  await socket(page, "disc-player", "optical-out").tap();
+  await expect(socket(page, "bar", "optical-in")).toContainText("fits here");
+  await socket(page, "bar", "optical-in").tap();
+  await expect(page.getByText("Plugged Disc player into Bar “OPTICAL IN”")).toBeVisible();
+  await context.close();
+});
+
+test("a job file dropped anywhere on the docket becomes a new job; anything else is refused with its name", async ({ page }) => {
+  await page.goto("/");
+  const drop = (name: string, text: string) =>
+    page.evaluate(
+      ([file, content]) => {
+        const data = new DataTransfer();
+        data.items.add(new File([content ?? ""], file ?? ""));
+        for (const type of ["dragover", "drop"])
+          document.body.dispatchEvent(new DragEvent(type, { dataTransfer: data, bubbles: true, cancelable: true }));
+      },
+      [name, text],
+    );
+  await expect(async () => {
+    await drop("holiday.json", "{}");
+    await expect(page.getByText(/holiday\.json was not taken in\./)).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await drop("flat.octachord.json", readFileSync(demoFile("flat-4b"), "utf8"));
+  await page.waitForURL(/\/arrivals$/);
+  await expectVerdicts(page, ["silent", "silent", "silent", "silent"]);
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { z } from "zod";
-import { applyCommand, Command, readJob, type Job, type JobTrouble, type Refusal } from "@/core/job";
+import { applyAll, Command, readJob, type Job, type JobTrouble, type Refusal } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 import { appendEvent, findJob, insertJob, revisionOfSave, setBinned, updateJob, type StoredJob } from "./job-repository";
@@ -56,13 +56,8 @@ function changedJob(job: Job, request: SaveRequest): Outcome<Job, SaveRefusal> {
     const read = readJob(request.document);
     return read.ok ? read : refused({ code: "document-refused", troubles: read.refusal });
   }
-  let current = job;
-  for (const command of request.commands) {
-    const applied = applyCommand(current, command);
-    if (!applied.ok) return refused({ code: "edit-refused", refusal: applied.refusal, job: current });
-    current = applied.value.job;
-  }
-  return done(current);
+  const made = applyAll(job, request.commands);
+  return made.ok ? made : refused({ code: "edit-refused", ...made.refusal });
 }
 
 export const binJob = (db: Database, id: string): Promise<boolean> => db.transact((transaction) => setBinned(db, id, now(), transaction));

@@ -1,6 +1,6 @@
 import { QueryTypes } from "sequelize";
 import { z } from "zod";
-import { applyCommand, Command, readJob, readJobText, salvageJob, type Job, type JobTrouble } from "@/core/job";
+import { applyAll, Command, readJob, readJobText, salvageJob, type Job, type JobTrouble } from "@/core/job";
 import type { Database } from "./database";
 import { documentText } from "./job-repository";
 
@@ -48,7 +48,7 @@ async function jobFromLog(db: Database, id: string): Promise<Job | null> {
   for (const [index, row] of rows.entries()) {
     const event = Event.safeParse(JSON.parse(row.event));
     if (!event.success || row.revision !== index + 1) return null;
-    job = "document" in event.data ? documentOf(event.data.document) : job && made(job, event.data.commands);
+    job = "document" in event.data ? documentOf(event.data.document) : job && madeOn(job, event.data.commands);
     if (!job) return null;
   }
   return job;
@@ -59,12 +59,7 @@ const documentOf = (raw: unknown): Job | null => {
   return read.ok ? read.value : null;
 };
 
-function made(job: Job, commands: readonly Command[]): Job | null {
-  let current = job;
-  for (const command of commands) {
-    const applied = applyCommand(current, command);
-    if (!applied.ok) return null;
-    current = applied.value.job;
-  }
-  return current;
+function madeOn(job: Job, commands: readonly Command[]): Job | null {
+  const made = applyAll(job, commands);
+  return made.ok ? made.value : null;
 }

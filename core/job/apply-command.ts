@@ -1,4 +1,4 @@
-import { done, unreachable } from "@/core/outcome";
+import { done, refused, unreachable, type Outcome } from "@/core/outcome";
 import { editCable, plug, unplug } from "./apply-cable";
 import {
   addDevice,
@@ -16,6 +16,7 @@ import { arrange, attach, detach, dropSnapshot, editBrief, editJob, keepSnapshot
 import type { Result } from "./applied";
 import type { Command, SingleCommand } from "./command";
 import type { Job } from "./job";
+import type { Refusal } from "./refusal";
 
 /** Makes an edit, or says why not. The job given is never changed. */
 export function applyCommand(job: Job, command: Command): Result {
@@ -30,6 +31,17 @@ export function applyCommand(job: Job, command: Command): Result {
     inverses.unshift(...(inverse.kind === "batch" ? inverse.commands : [inverse]));
   }
   return done({ job: current, inverse: { kind: "batch", commands: inverses } });
+}
+
+/** Makes edits one after the other, all of them or none; the refusal comes with the job as it stood before the edit that was refused. */
+export function applyAll(job: Job, commands: readonly Command[]): Outcome<Job, { readonly refusal: Refusal; readonly job: Job }> {
+  let current = job;
+  for (const command of commands) {
+    const applied = applyCommand(current, command);
+    if (!applied.ok) return refused({ refusal: applied.refusal, job: current });
+    current = applied.value.job;
+  }
+  return done(current);
 }
 
 function applySingle(job: Job, command: SingleCommand): Result {

@@ -1,4 +1,4 @@
-export { applyCommand } from "./apply-command";
+export { applyAll, applyCommand } from "./apply-command";
 export type { Applied } from "./applied";
 export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";

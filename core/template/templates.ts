@@ -1,6 +1,6 @@
 import type { SettingKey } from "@/core/facts";
 import { fromShelfOrThrow } from "@/core/device";
-import { applyCommand, emptyJob, joinSockets, type CableEnd, type Command, type Job } from "@/core/job";
+import { applyAll, emptyJob, joinSockets, type CableEnd, type Command, type Job } from "@/core/job";
 
 /** A common room to begin from: devices of the shelf by id, and the sockets that cables join, as "device socket". */
 interface Template {
@@ -164,17 +164,19 @@ export function jobFromTemplate(id: string, name: string): Job | null {
   const template = TEMPLATES.find((row) => row.id === id);
   if (!template) return null;
   const devices = Object.entries(template.devices).map(([device, archetype]) => fromShelfOrThrow(archetype, { id: device }));
-  const made = (job: Job, command: Command): Job => {
-    const applied = applyCommand(job, command);
-    if (!applied.ok) throw new Error(`Template ${id}: ${JSON.stringify(applied.refusal)}`);
-    return applied.value.job;
-  };
-  const joined = template.cables.reduce<Job>((job, [a, b]) => made(job, joinSockets(job, endOf(a), endOf(b))), {
-    ...emptyJob(name),
-    devices,
-  });
-  return (template.plans ?? []).reduce<Job>(
-    (job, [device, setting, value]) => made(job, { kind: "set-setting", device, setting, state: "planned", value }),
-    joined,
+  const plans = (template.plans ?? []).map(
+    ([device, setting, value]) => ({ kind: "set-setting", device, setting, state: "planned", value }) as const,
   );
+  // Each cable is named after those that lie already, so they are laid one by one.
+  return template.cables.reduce<Job>(
+    (job, [a, b]) => sound(id, job, [joinSockets(job, endOf(a), endOf(b))]),
+    sound(id, { ...emptyJob(name), devices }, plans),
+  );
+}
+
+/** A template that cannot be made is a mistake of ours and throws. */
+function sound(id: string, job: Job, commands: readonly Command[]): Job {
+  const made = applyAll(job, commands);
+  if (!made.ok) throw new Error(`Template ${id}: ${JSON.stringify(made.refusal.refusal)}`);
+  return made.value;
 }

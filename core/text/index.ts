@@ -38,3 +38,4 @@ export {
   streamWords,
   VERDICT_WORDS,
 } from "./sound-words";
+export { fileStem } from "./file-stem";

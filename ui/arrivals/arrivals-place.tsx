@@ -5,7 +5,7 @@ import dynamic from "next/dynamic";
 import { useEffect } from "react";
 import { boardText, plural } from "@/core/text";
 import { EffectLine, Sheet, useChanges, useIntents, useJob } from "@/ui/job";
-import { useChosen } from "@/ui/kit";
+import { Switcher, useChosen } from "@/ui/kit";
 import styles from "./arrivals.module.css";
 import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
@@ -54,19 +54,7 @@ export function ArrivalsPlace() {
       <h2 className="for-ears-only">Arrivals</h2>
       {board.length ? (
         <div className={styles.tools}>
-          <div role="group" aria-label="What is shown" className={styles.views}>
-            {VIEWS.map(({ key, name }) => (
-              <button
-                key={key}
-                type="button"
-                aria-pressed={key === view}
-                className={key === view ? styles.viewChosen : styles.view}
-                onClick={() => setView(key === "board" ? null : key)}
-              >
-                {name}
-              </button>
-            ))}
-          </div>
+          <Switcher label="What is shown" choices={VIEWS} chosen={view} onChoose={(key) => setView(key === "board" ? null : key)} />
           {view === "board" && lost.length ? (
             <label className={styles.lostOnly}>
               <input type="checkbox" checked={lostOnly !== null} onChange={(event) => setLostOnly(event.target.checked ? "1" : null)} />

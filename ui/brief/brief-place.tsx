@@ -3,11 +3,10 @@
 import { InputNumber } from "antd";
 import { PURCHASE_KINDS, type Brief, type PurchaseKind } from "@/core/job";
 import { chosenSoundSystem } from "@/core/job";
-import { Choice } from "@/ui/kit";
+import { Choice, KeptText } from "@/ui/kit";
 import { EffectLine, Sheet, useJob } from "@/ui/job";
 import { usePreferences } from "@/ui/preferences";
 import styles from "./brief.module.css";
-import { KeptText } from "./kept-text";
 import { OpenList } from "./open-list";
 import { Question } from "./question";
 import { RoomsSection } from "./rooms-section";

@@ -4,11 +4,10 @@ import { Button, InputNumber } from "antd";
 import { Plus, Trash2 } from "lucide-react";
 import { freeId, type Command, type Job, type Room, type Run } from "@/core/job";
 import { BRIEF_USES, roomName } from "@/core/text";
-import { Choice } from "@/ui/kit";
+import { Choice, KeptText } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { LengthField } from "@/ui/preferences";
 import styles from "./brief.module.css";
-import { KeptText } from "./kept-text";
 import { useBrief } from "./use-brief";
 
 /** Rooms and places with what stands there, and where cables may run between them. */

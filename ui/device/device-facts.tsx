@@ -1,10 +1,9 @@
 "use client";
 
-import { Input, InputNumber } from "antd";
-import { useState } from "react";
+import { InputNumber } from "antd";
 import { VOLUMES, type Device, type Port } from "@/core/device";
 import type { Command } from "@/core/job";
-import { Choice } from "@/ui/kit";
+import { Choice, KeptText } from "@/ui/kit";
 import styles from "./device.module.css";
 import { SoundsField } from "./sounds-field";
 
@@ -86,9 +85,15 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
             onChange={(value) => set({ speaksCec: value === "speaks" })}
           />
         </label>
-        <TextField key={`maker ${device.maker}`} label="Maker" value={device.maker} limit={80} onKeep={(maker) => set({ maker })} />
+        <label>
+          Maker
+          <KeptText label="Maker" value={device.maker} limit={80} onKeep={(maker) => set({ maker })} />
+        </label>
       </div>
-      <TextField key={`note ${device.note}`} label="Note" value={device.note} limit={4000} onKeep={(note) => set({ note })} long />
+      <label className={styles.note}>
+        Note
+        <KeptText label="Note" value={device.note} limit={4000} rows={2} onKeep={(note) => set({ note })} />
+      </label>
     </div>
   );
 }
@@ -99,7 +104,7 @@ function SocketFacts({ device, port, onEdit }: DeviceFactsProps & { port: Port }
   const name = `${port.label} of ${device.name}`;
   return (
     <li>
-      <TextField key={port.label} label={`Print at ${name}`} value={port.label} limit={40} onKeep={(label) => set({ label })} bare />
+      <KeptText size="small" label={`Print at ${name}`} value={port.label} limit={40} onKeep={(label) => set({ label })} />
       {port.connector === "hdmi" ? (
         <>
           <Choice
@@ -189,44 +194,6 @@ function DelayField({ label, value, onChange }: { label: string; value: number |
         onChange={onChange}
         aria-label={`${label}, in milliseconds`}
       />
-    </label>
-  );
-}
-
-interface TextFieldProps {
-  readonly label: string;
-  readonly value: string;
-  readonly limit: number;
-  readonly onKeep: (text: string) => void;
-  readonly long?: boolean;
-  /** The label is for ears only. */
-  readonly bare?: boolean;
-}
-
-/** A text that is kept when it is left or Enter is pressed. */
-function TextField({ label, value, limit, onKeep, long = false, bare = false }: TextFieldProps) {
-  const [text, setText] = useState(value);
-  const keep = () => {
-    if (text !== value) onKeep(text);
-  };
-  const shared = {
-    value: text,
-    maxLength: limit,
-    "aria-label": label,
-    onChange: (event: { target: { value: string } }) => setText(event.target.value),
-    onBlur: keep,
-  };
-  const field = long ? (
-    <Input.TextArea {...shared} autoSize={{ minRows: 2, maxRows: 6 }} />
-  ) : (
-    <Input {...shared} size="small" onPressEnter={keep} />
-  );
-  return bare ? (
-    field
-  ) : (
-    <label>
-      {label}
-      {field}
     </label>
   );
 }

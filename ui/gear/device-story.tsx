@@ -1,13 +1,12 @@
 "use client";
 
-import { Button, Checkbox, Input, InputNumber } from "antd";
-import { useState } from "react";
+import { Button, Checkbox, InputNumber } from "antd";
 import { BED_IDS } from "@/core/facts";
 import { CONTENT_CATALOGUE, differencesFromArchetype, findArchetype, type Device, type Source } from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
 import { differenceWords, leadsWords, masterWords, passesWords } from "@/core/text";
 import { DeviceFacts, EdidPanel } from "@/ui/device";
-import { Choice, SUPPLY_OPTIONS, Tabs, useChosen } from "@/ui/kit";
+import { Choice, KeptText, SUPPLY_OPTIONS, Tabs, useChosen } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { keepOnShelf } from "@/ui/shelf";
 import styles from "./device-story.module.css";
@@ -31,7 +30,13 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
   const tabs = SHOWN.map((tab) => (tab.key === "photos" && photos ? { ...tab, name: `Photos, ${photos}` } : tab));
   return (
     <div className={styles.story}>
-      <NameField device={device} />
+      <KeptText
+        label="Name of the device"
+        className={styles.name}
+        value={device.name}
+        limit={300}
+        onKeep={(name) => edit({ kind: "rename-device", device: device.id, name })}
+      />
       <p className={styles.quiet}>
         {(device.archetype && findArchetype(device.archetype)?.summary) ?? "Spelled out by hand."}
         <Differences device={device} />
@@ -149,25 +154,6 @@ function KeepButton({ device }: { device: Device }) {
     <Button size="small" onClick={() => void keep()}>
       Keep on the shelf
     </Button>
-  );
-}
-
-function NameField({ device }: { device: Device }) {
-  const { edit } = useIntents();
-  const [name, setName] = useState(device.name);
-  const keep = () => {
-    if (name !== device.name && !edit({ kind: "rename-device", device: device.id, name })) setName(device.name);
-  };
-  return (
-    <Input
-      aria-label="Name of the device"
-      className={styles.name ?? ""}
-      value={name}
-      maxLength={300}
-      onChange={(event) => setName(event.target.value)}
-      onBlur={keep}
-      onPressEnter={keep}
-    />
   );
 }
 

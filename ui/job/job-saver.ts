@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { applyCommand, Job, type Command } from "@/core/job";
+import { applyAll, Job } from "@/core/job";
 import { rebase, type JobStore } from "./job-store";
 
 const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), document: Job });
@@ -59,8 +59,10 @@ export function startSaving(store: JobStore): () => void {
       const { revision, updatedAt } = Saved.parse(answer);
       const { base, unsaved } = store.getState();
       const rest = unsaved.slice(count);
+      // The server made them on the same job, so they can be made here.
+      const saved = applyAll(base, unsaved.slice(0, count));
       store.setState({
-        base: made(base, unsaved.slice(0, count)),
+        base: saved.ok ? saved.value : base,
         revision,
         unsaved: rest,
         save: rest.length ? { kind: "saving" } : { kind: "saved", at: updatedAt },
@@ -113,10 +115,3 @@ export function startSaving(store: JobStore): () => void {
     window.removeEventListener("pagehide", flushNow);
   };
 }
-
-/** The job after edits that the server has taken in; it made them on the same job. */
-const made = (job: Job, commands: readonly Command[]): Job =>
-  commands.reduce((current, command) => {
-    const applied = applyCommand(current, command);
-    return applied.ok ? applied.value.job : current;
-  }, job);

@@ -1,6 +1,7 @@
 export { askServer } from "./ask-server";
 export { Choice } from "./choice";
 export { CordView } from "./cord";
+export { KeptText } from "./kept-text";
 export { LegendButton } from "./legend-button";
 export { cordOf, type Cord, type CordStop } from "./cord-model";
 export { EmptyPlace } from "./empty-place";
@@ -9,6 +10,7 @@ export { passedDevices, scoreColumns, stopsOf, type ScoreColumn } from "./score-
 export { PickList, type PickRow } from "./pick-list";
 export { saveFile } from "./save-file";
 export { SocketShape } from "./socket-shape";
+export { Switcher } from "./switcher";
 export { SUPPLY_OPTIONS } from "./supply-options";
 export { Tabs } from "./tabs";
 export { useChosen } from "./use-chosen";

@@ -1,11 +1,10 @@
 "use client";
 
-import { Button, Input } from "antd";
-import { useState } from "react";
+import { Button } from "antd";
 import { cableClassFact, classesJoining, type ReturnWires } from "@/core/facts";
 import { findPort, moveCableEnd, sameEnd, socketAnswers, type Cable, type CableEnd } from "@/core/job";
 import { cableMark, deviceName, endTag, socketName } from "@/core/text";
-import { Choice, SUPPLY_OPTIONS } from "@/ui/kit";
+import { Choice, KeptText, SUPPLY_OPTIONS } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { LengthField } from "@/ui/preferences";
 import styles from "./patch.module.css";
@@ -74,21 +73,27 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
         It
         <Choice value={cable.supply} options={SUPPLY_OPTIONS} onChange={(supply) => set({ supply })} label="Where the cable comes from" />
       </label>
-      <KeptField
-        key={`mark ${cable.id}`}
-        label="Mark of the cable"
-        value={cable.label}
-        placeholder={cableMark(job, cable)}
-        onSet={(label) => set({ label })}
-      />
-      {(["from", "to"] as const).map((end) => (
-        <KeptField
-          key={`${end} ${cable.id}`}
-          label={`Label at ${deviceName(job, cable[end].device)}`}
-          value={cable.tags[end]}
-          placeholder={endTag(job, cable, end)}
-          onSet={(text) => set({ tags: { ...cable.tags, [end]: text } })}
+      <label>
+        Mark of the cable
+        <KeptText
+          label="Mark of the cable"
+          value={cable.label}
+          limit={80}
+          placeholder={cableMark(job, cable)}
+          onKeep={(label) => set({ label })}
         />
+      </label>
+      {(["from", "to"] as const).map((end) => (
+        <label key={end}>
+          Label at {deviceName(job, cable[end].device)}
+          <KeptText
+            label={`Label at ${deviceName(job, cable[end].device)}`}
+            value={cable.tags[end]}
+            limit={80}
+            placeholder={endTag(job, cable, end)}
+            onKeep={(text) => set({ tags: { ...cable.tags, [end]: text } })}
+          />
+        </label>
       ))}
       <Button
         danger
@@ -124,36 +129,6 @@ function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
           if (target) edit(moveCableEnd(job, cable, end, target));
         }}
         label={end === "from" ? "The socket it comes from" : "The socket it goes to"}
-      />
-    </label>
-  );
-}
-
-interface KeptFieldProps {
-  readonly label: string;
-  readonly value: string;
-  readonly placeholder: string;
-  readonly onSet: (text: string) => void;
-}
-
-/** A text that is kept when it is left or Enter is pressed; empty, it is what the plan makes of it. */
-function KeptField({ label, value, placeholder, onSet }: KeptFieldProps) {
-  const [text, setText] = useState(value);
-  const keep = () => {
-    if (text !== value) onSet(text);
-  };
-  return (
-    <label>
-      {label}
-      <Input
-        value={text}
-        placeholder={placeholder}
-        title={text || placeholder}
-        maxLength={80}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={keep}
-        onPressEnter={keep}
-        aria-label={label}
       />
     </label>
   );

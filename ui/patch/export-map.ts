@@ -1,20 +1,13 @@
 "use client";
 
+import { fileStem } from "@/core/text";
 import { saveFile } from "@/ui/kit";
 import { mapSvg, type MapPrint } from "./map-svg";
 
 /** Twice the drawing's own size prints well on a page. */
 const PNG_SCALE = 2;
 
-const fileName = (name: string): string =>
-  `${
-    name
-      .normalize("NFKD")
-      .replace(/[^A-Za-z0-9]+/g, "-")
-      .replace(/^-+|-+$/g, "")
-      .toLowerCase()
-      .slice(0, 60) || "job"
-  }-map`;
+const fileName = (name: string): string => `${fileStem(name)}-map`;
 
 export async function saveSvg(print: Omit<MapPrint, "fonts">): Promise<void> {
   saveFile(`${fileName(print.job.name)}.svg`, "image/svg+xml", mapSvg({ ...print, fonts: await fontRules() }));

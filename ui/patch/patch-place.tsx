@@ -4,7 +4,7 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import { cableAt, joinSockets, whyNotLay, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
-import { Choice, EmptyPlace, LegendButton, useChosen } from "@/ui/kit";
+import { Choice, EmptyPlace, LegendButton, Switcher, useChosen } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { CableStory } from "./cable-story";
 import { ExportButtons } from "./export-buttons";
@@ -49,7 +49,7 @@ export function PatchPlace() {
       marginLabel="What is chosen on the map"
       margin={
         <div className={styles.margin}>
-          <LayerChoice chosen={layerKey} onChoose={setLayerKey} />
+          <Switcher label="What the map shows" choices={LAYERS} chosen={layerKey} onChoose={setLayerKey} />
           {board.length && layerKey !== "control" ? (
             <label className={styles.rowChoice}>
               The map shows the way of
@@ -92,24 +92,6 @@ export function PatchPlace() {
         <EmptyMap />
       )}
     </Sheet>
-  );
-}
-
-function LayerChoice({ chosen, onChoose }: { chosen: LayerKey; onChoose: (key: LayerKey) => void }) {
-  return (
-    <div role="group" aria-label="What the map shows" className={styles.layers}>
-      {LAYERS.map(({ key, name }) => (
-        <button
-          key={key}
-          type="button"
-          aria-pressed={key === chosen}
-          className={key === chosen ? styles.layerChosen : styles.layer}
-          onClick={() => onChoose(key)}
-        >
-          {name}
-        </button>
-      ))}
-    </div>
   );
 }
 

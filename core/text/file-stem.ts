@@ -1,0 +1,8 @@
+/** A name that every file system takes, made from a job's own; "job" where nothing of it can stand in one. */
+export const fileStem = (name: string): string =>
+  name
+    .normalize("NFKD")
+    .replace(/[^A-Za-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .toLowerCase()
+    .slice(0, 60) || "job";
