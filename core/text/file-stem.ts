@@ -2,6 +2,8 @@
 export const fileStem = (name: string): string =>
   name
     .normalize("NFKD")
+    // Accents are letters' own: "Café" becomes "cafe", not "cafe-".
+    .replace(/\p{M}+/gu, "")
     .replace(/[^A-Za-z0-9]+/g, "-")
     .replace(/^-+|-+$/g, "")
     .toLowerCase()

@@ -1,6 +1,6 @@
 import type { ControlLink, PictureRun, PowerNeed } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { formatGigabits } from "@/core/units";
+import { formatGigabits, gigabitsFigure } from "@/core/units";
 import { deviceName } from "./names";
 
 const STOP_WORDS = { "takes-no-part": "speaks no CEC", "switched-off": "has CEC off", "not-known": "may have CEC off or on" } as const;
@@ -15,9 +15,9 @@ export const controlSentence = (job: Job, link: ControlLink): string =>
 /** The same in a word or two, for a socket on the map. */
 export const controlFlag = (link: ControlLink): string => (link.carries ? "CEC" : STOP_FLAGS[link.why]);
 
-/** What the picture layer says at a cable: "17.82 of 48 Gb/s". */
+/** What the picture layer says at a cable: "17.82 of 48.0 Gb/s". */
 export const pictureRunWords = ({ needGbps, haveGbps }: PictureRun): string =>
-  haveGbps === null ? formatGigabits(needGbps) : `${Number(needGbps.toFixed(2))} of ${formatGigabits(haveGbps)}`;
+  haveGbps === null ? formatGigabits(needGbps) : `${gigabitsFigure(needGbps)} of ${formatGigabits(haveGbps)}`;
 
 export const POWER_WORDS: Readonly<Record<PowerNeed, string>> = {
   on: "must be on",

@@ -4,6 +4,7 @@ export { formatLength, formatMetres, lengthIn, lengthUnit, metres, metresOf, typ
 export {
   formatGigabits,
   formatMegabits,
+  gigabitsFigure,
   gigabitsPerSecond,
   megabitsPerSecond,
   type GigabitsPerSecond,

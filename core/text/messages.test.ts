@@ -1,0 +1,227 @@
+import { describe, expect, test } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
+import { made, planned } from "@/demo/room-under-test";
+import { solve } from "@/core/chain";
+import { fromShelfOrThrow } from "@/core/device";
+import { emptyJob, type Command, type Job } from "@/core/job";
+import {
+  boardText,
+  BRIEF_USES,
+  cableMark,
+  commandWords,
+  controlFlag,
+  controlSentence,
+  endTag,
+  fileStem,
+  meanwhileSentences,
+  nextActWords,
+  pictureRunWords,
+  POWER_WORDS,
+  questionWords,
+  rowText,
+  tableTroubleSentence,
+} from "@/core/text";
+
+const loft = demoJob("sail-loft");
+
+describe("the board as a message to a customer", () => {
+  test("of a room where all arrives is a line for each row, without markup", () => {
+    const { rows } = solve(loft, "planned");
+    const [head, ...lines] = boardText(loft, rows).split("\n");
+    expect(head).toBe(`${loft.name}: ${rows.length} of ${rows.length} rows whole`);
+    expect(lines).toHaveLength(rows.length);
+    for (const line of lines) expect(line).toMatch(/^- .+: all of it$/);
+  });
+
+  test("says below a lost row why, and one row can be told alone", () => {
+    const off = made(loft, planned("television", "earc", "off"));
+    const { rows } = solve(off, "planned");
+    const lost = rows.find(({ verdict, player }) => verdict === "reduced" && player === "disc-player");
+    if (!lost) throw new Error("nothing lost");
+    const lines = boardText(off, rows).split("\n");
+    const at = lines.findIndex((line) => line.startsWith("- Disc player") && line.endsWith("part of it"));
+    expect(lines[at + 1]).toMatch(/^ {2}\S.*It is only ARC because eARC is off at Television\.$/);
+    expect(rowText(off, lost)).toContain("Part of it: ");
+    expect(rowText(off, lost)).toContain("eARC is off at Television");
+  });
+});
+
+test("every answer of the brief says where it is used", () => {
+  expect(Object.keys(BRIEF_USES).sort()).toEqual(Object.keys(loft.brief).sort());
+  for (const use of Object.values(BRIEF_USES)) expect(use).toMatch(/^[A-Z].*\.$/);
+});
+
+describe("cables by name", () => {
+  test("are numbered in the order of the list unless they carry a label", () => {
+    const [first, second] = loft.cables;
+    if (!first || !second) throw new Error("too few cables");
+    const job = {
+      ...loft,
+      cables: [
+        { ...first, label: "" },
+        { ...second, label: "A-07" },
+      ],
+    };
+    expect(job.cables.map((cable) => cableMark(job, cable))).toEqual(["C1", "A-07"]);
+  });
+
+  test("each end says its own socket and where the other end goes", () => {
+    const bar = loft.cables.find(({ id }) => id === "bar-tv");
+    if (!bar) throw new Error("no cable");
+    const mark = cableMark(loft, bar);
+    expect(endTag(loft, bar, "from")).toBe(`${mark} “HDMI OUT (TV eARC)” · other end Television “HDMI 3 eARC”`);
+    expect(endTag(loft, bar, "to")).toBe(`${mark} “HDMI 3 eARC” · other end Bar “HDMI OUT (TV eARC)”`);
+  });
+
+  test("a person's own words stand in place of them at that end alone", () => {
+    const job = made(loft, { kind: "edit-cable", cable: "bar-tv", fields: { tags: { from: "to the wall plate", to: "" } } });
+    const bar = job.cables.find(({ id }) => id === "bar-tv");
+    if (!bar) throw new Error("no cable");
+    expect(endTag(job, bar, "from")).toBe("to the wall plate");
+    expect(endTag(job, bar, "to")).toContain("other end Bar");
+  });
+});
+
+describe("the layers of the map in words", () => {
+  test("control crosses a cable, or stops at a device that is named", () => {
+    expect(controlSentence(loft, { carries: true })).toBe("HDMI control (CEC) crosses this cable.");
+    const cases = [
+      ["takes-no-part", "Television speaks no CEC, so control stops here.", "no CEC"],
+      ["switched-off", "Television has CEC off, so control stops here.", "CEC off"],
+      ["not-known", "Television may have CEC off or on, so control stops here.", "CEC?"],
+    ] as const;
+    for (const [why, sentence, flag] of cases) {
+      const link = { carries: false, device: "television", why } as const;
+      expect(controlSentence(loft, link)).toBe(sentence);
+      expect(controlFlag(link)).toBe(flag);
+    }
+  });
+
+  test("a picture is told as what it needs of what the cable carries", () => {
+    const run = { cable: "c" };
+    expect(pictureRunWords({ ...run, needGbps: 22.275, haveGbps: 18 })).toBe("22.28 of 18.0\u2009Gb/s");
+    expect(pictureRunWords({ ...run, needGbps: 17.82, haveGbps: null })).toBe("17.82\u2009Gb/s");
+    expect(POWER_WORDS["stand-by"]).toBe("stand-by is enough");
+  });
+});
+
+describe("what the others do meanwhile", () => {
+  test("one sentence for each place, with those who share it together", () => {
+    expect(
+      meanwhileSentences(loft, [
+        { does: "waits", player: "console", at: "bar" },
+        { does: "waits", player: "disc-player", at: "television" },
+        { does: "waits", player: "streamer", at: "television" },
+      ]),
+    ).toEqual([
+      "Console waits at Bar: one input is chosen there at a time.",
+      "Disc player and Streamer wait at Television: one input is chosen there at a time.",
+    ]);
+  });
+
+  test("a picture alone, and a way of its own", () => {
+    expect(meanwhileSentences(loft, [{ does: "shows", player: "console", at: "television" }])).toEqual([
+      "Console can show on Television meanwhile, without the big sound.",
+    ]);
+    expect(meanwhileSentences(loft, [{ does: "goes-on", player: "television", at: "television" }])).toEqual([
+      "What Television plays itself can go on at Television.",
+    ]);
+  });
+});
+
+describe("questions for the visit", () => {
+  const job: Job = {
+    ...loft,
+    rooms: [
+      { id: "a", name: "Lounge", seats: 3 },
+      { id: "b", name: "Cellar", seats: 0 },
+    ],
+  };
+  test.each([
+    [{ fact: "socket-rate", device: "television", port: "hdmi1" }, "up to which rate Television “HDMI 1” goes"],
+    [{ fact: "sound-delay", device: "bar" }, "how long Bar takes to sound"],
+    [{ fact: "picture-delay", device: "television" }, "how long Television takes to show"],
+    [{ fact: "volume", device: "bar" }, "what moves the volume of Bar"],
+    [{ fact: "run-length", rooms: ["a", "b"] }, "how long a cable between Lounge and Cellar must be"],
+  ] as const)("%o", (fact, words) => expect(questionWords(job, fact)).toBe(words));
+
+  test("a spreadsheet's fault is named with what would do", () => {
+    expect(tableTroubleSentence({ code: "no-kind" })).toBe("The kind of device is missing.");
+    expect(tableTroubleSentence({ code: "too-long", column: "name", limit: 300 })).toBe("“name” takes at most 300 characters.");
+    expect(tableTroubleSentence({ code: "several-kinds", kind: "tv", near: ["tv-arc"] })).toMatch(
+      /^Several kinds on the shelf answer to “tv”; name one\. For instance: tv-arc \(.+\)\.$/,
+    );
+    expect(tableTroubleSentence({ code: "unknown-kind", kind: "kettle", near: [] })).toBe("Nothing on the shelf answers to “kettle”.");
+  });
+
+  test("what is due next counts in the singular too", () => {
+    expect(nextActWords({ act: "lift", rows: 1 })).toBe("1 row not whole: see what lifts it");
+    expect(nextActWords({ act: "lift", rows: 3 })).toBe("3 rows not whole: see what lifts them");
+    expect(nextActWords({ act: "find-out", questions: 1 })).toBe("find out 1 fact");
+    expect(nextActWords({ act: "note-left", settings: 2 })).toBe("note 2 settings as left");
+    expect((["hand-over", "nothing", "visit", "design", "agree-day", "note-gear"] as const).map((act) => nextActWords({ act }))).toEqual([
+      "hand over",
+      "handed over",
+      "ready for the visit",
+      "move on to the design",
+      "agree a day for the visit",
+      "note the gear",
+    ]);
+  });
+});
+
+describe("an edit by its name", () => {
+  const cases: readonly (readonly [Command, string])[] = [
+    [planned("television", "earc", "off"), "eARC at Television: off"],
+    [{ kind: "set-setting", device: "television", setting: "earc", state: "found", value: null }, "eARC at Television: cleared (found)"],
+    [{ kind: "edit-brief", fields: { remotes: 1 } }, "changed the brief"],
+    [{ kind: "set-rooms", rooms: [] }, "changed the rooms"],
+    [{ kind: "edit-port", device: "bar", port: "hdmi-in", fields: { maxGbps: 18 } }, "corrected Bar “HDMI IN”"],
+    [{ kind: "set-speakers", device: "bar", bed: "5.1", heights: 2 }, "speakers of Bar: 5.1.2"],
+    [{ kind: "unplug", cable: "bar-tv" }, "pulled out the cable Bar to Television"],
+    [{ kind: "edit-cable", cable: "bar-tv", fields: { class: "high-speed" } }, "changed the cable Bar to Television to High Speed HDMI"],
+    [{ kind: "batch", commands: [] }, "nothing"],
+    [
+      {
+        kind: "batch",
+        commands: ["bar", "television", "console"].map((device) => ({ kind: "arrange", device, to: { x: 0, y: 0 } })),
+      },
+      "laid out 3 plates",
+    ],
+    [
+      {
+        kind: "batch",
+        commands: ["one", "two"].map((id) => ({
+          kind: "add-device",
+          device: fromShelfOrThrow("streamer-4k", { id, name: id }),
+          at: null,
+        })),
+      },
+      "added 2 devices",
+    ],
+    [
+      {
+        kind: "batch",
+        commands: [
+          { kind: "unplug", cable: "bar-tv" },
+          { kind: "unplug", cable: "disc-tv" },
+        ],
+      },
+      "pulled out the cable Bar to Television, and 1 more",
+    ],
+  ];
+  test.each(cases)("%o", (command, words) => expect(commandWords(loft, command)).toBe(words));
+});
+
+test.each([
+  ["Sail Loft", "sail-loft"],
+  ["Café Ölmühle, 2nd floor", "cafe-olmuhle-2nd-floor"],
+  ["../../etc/passwd", "etc-passwd"],
+  ["家", "job"],
+  ["   ", "job"],
+  ["x".repeat(200), "x".repeat(60)],
+])("a job called %s is written to a file that every system takes", (name, stem) => expect(fileStem(name)).toBe(stem));
+
+test("a job with nothing in it has a message too", () => {
+  expect(boardText(emptyJob("New room"), [])).toBe("New room: 0 of 0 rows whole");
+});
