@@ -94,6 +94,51 @@ describe("a job file", () => {
   });
 });
 
+describe("what a document says of its own parts must be there", () => {
+  const devices = [{ archetype: "tv-earc", id: "tv" }];
+  const room = { id: "lounge", name: "Lounge" };
+  const cases: readonly (readonly [string, object, string])[] = [
+    [
+      "a device that must stay",
+      { devices, brief: { mustStay: ["tv", "bar"] } },
+      "brief.mustStay[1]: expected a device of this job; there is no “bar”.",
+    ],
+    [
+      "the sound system",
+      { devices, brief: { soundSystem: "bar" } },
+      "brief.soundSystem: expected a device of this job; there is no “bar”.",
+    ],
+    [
+      "the rooms of a run",
+      { devices, rooms: [room], brief: { runs: [{ id: "r", between: ["lounge", "cellar"] }] } },
+      "brief.runs[0].between[1]: expected a room of this job; there is no “cellar”.",
+    ],
+    [
+      "the room of a device",
+      { devices: [{ ...devices[0], room: "attic" }] },
+      "devices[0].room: expected a room of this job; there is no “attic”.",
+    ],
+    ["two rooms of one id", { rooms: [room, room] }, "rooms[1].id: expected a name of its own; “lounge” is used twice."],
+  ];
+  test.each(cases)("%s", (_, fields, sentence) => expect(firstTrouble({ ...head, ...fields })).toBe(sentence));
+
+  test("a kept state is read like the room itself, and the place names it", () => {
+    const snapshot = { id: "s", name: "First visit", takenAt: "2026-10-01T08:00:00Z", devices: demoJob("sail-loft").devices, cables: [] };
+    expect(readJob({ ...head, snapshots: [snapshot] }).ok).toBe(true);
+    const [first] = snapshot.devices;
+    const twice = { ...snapshot, devices: [first, first] };
+    expect(firstTrouble({ ...head, snapshots: [twice] })).toContain("snapshots[0].devices[1].id");
+    expect(firstTrouble({ ...head, snapshots: [{ ...snapshot, takenAt: "yesterday" }] })).toContain("snapshots[0].takenAt");
+  });
+
+  test("a document without any of the newer parts reads as before, and says the same when written", () => {
+    const old = readJob({ ...head, devices });
+    if (!old.ok) throw new Error("not read");
+    expect(old.value).toMatchObject({ snapshots: [], attachments: [], arrangement: [], brief: { newsFrom: "system", surround: "wished" } });
+    expect(readJob(JSON.parse(JSON.stringify(old.value)))).toEqual(old);
+  });
+});
+
 describe("whatever is given to the importer", () => {
   test("any text is read or refused, never a crash", () => {
     fc.assert(

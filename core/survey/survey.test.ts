@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { made } from "@/demo/room-under-test";
@@ -35,6 +36,59 @@ describe("what to find out on site", () => {
     expect(questions(asked).some(({ fact }) => fact.fact === "setting")).toBe(true);
     const answered = made(asked, { kind: "set-setting", device: "television", setting: "earc", state: "found", value: "on" });
     expect(questions(answered)).toEqual(questions(loft));
+  });
+});
+
+describe("what is not known of a device is asked, each once", () => {
+  const asked = (...commands: Parameters<typeof made>[1][]) =>
+    questions(made(loft, ...commands)).filter(
+      ({ fact }) => !questions(loft).some((known) => JSON.stringify(known.fact) === JSON.stringify(fact)),
+    );
+
+  test("decoders, delays and what moves the loudness", () => {
+    const bar = loft.devices.find(({ id }) => id === "bar");
+    const speakers = bar?.speakers;
+    if (!speakers) throw new Error("no speakers");
+    expect(asked({ kind: "edit-device", device: "bar", fields: { volume: null } }).map(({ fact }) => fact)).toEqual([
+      { fact: "volume", device: "bar" },
+    ]);
+    const deaf = asked({ kind: "edit-device", device: "bar", fields: { decodes: null } });
+    expect(deaf.map(({ fact }) => fact)).toContainEqual({ fact: "decoders", device: "bar" });
+    expect(deaf[0]?.rows.length).toBeGreaterThan(0);
+  });
+
+  test("a run of cable that the brief allows and nobody measured; not one that it forbids", () => {
+    const rooms: Job["rooms"] = ["a", "b", "c"].map((id) => ({ id, name: id.toUpperCase(), seats: 0 }));
+    const run = (id: string, between: [string, string], allowed: boolean, lengthM: number | null) => ({ id, between, allowed, lengthM });
+    const facts = asked(
+      { kind: "set-rooms", rooms },
+      {
+        kind: "edit-brief",
+        fields: { runs: [run("r1", ["a", "b"], true, null), run("r2", ["b", "c"], true, 7), run("r3", ["a", "c"], false, null)] },
+      },
+    ).map(({ fact }) => fact);
+    expect(facts).toEqual([{ fact: "run-length", rooms: ["a", "b"] }]);
+  });
+
+  test("whatever is forgotten at random, no question is asked twice and those that verdicts wait for come first", () => {
+    const settings = loft.devices.flatMap(({ id, settings: rows }) => rows.map(({ key }) => ({ device: id, setting: key })));
+    fc.assert(
+      fc.property(fc.subarray(settings), (forgotten) => {
+        const job = made(
+          loft,
+          ...forgotten.flatMap((one) =>
+            (["found", "planned", "left"] as const).map((state) => ({ kind: "set-setting" as const, ...one, state, value: null })),
+          ),
+        );
+        const all = questions(job);
+        expect(new Set(all.map(({ fact }) => JSON.stringify(fact))).size).toBe(all.length);
+        const waits = all.map(({ rows }) => rows.length > 0);
+        expect(waits).toEqual([...waits].sort((a, b) => Number(b) - Number(a)));
+        for (const one of forgotten)
+          expect(all.some(({ fact }) => fact.fact === "setting" && fact.device === one.device && fact.setting === one.setting)).toBe(true);
+      }),
+      { numRuns: 40, seed: 21 },
+    );
   });
 });
 

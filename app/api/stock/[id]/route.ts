@@ -5,7 +5,7 @@ import { problem } from "../../problem";
 
 type Params = { id: string };
 
-const noSuchLine = () => problem({ status: 404, title: "Not there", detail: "This line is no longer on the van's list." });
+const noSuchLine = () => problem({ status: 404, title: "Not there", detail: "This line is no longer on the van’s list." });
 const noContent = () => new Response(null, { status: 204 });
 
 export const PUT = answer<Params>(async (request, { id }) =>
