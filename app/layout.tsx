@@ -6,10 +6,11 @@ import { isThemeName, THEME_COOKIE, ThemeProvider } from "@/ui/theme";
 import { database, preferences } from "@/server";
 import { PreferencesProvider } from "@/ui/preferences";
 import "@/ui/theme/tokens.css";
+import { pagesWords } from "@/ui/words";
 
 export const metadata: Metadata = {
-  title: { default: "Octachord", template: "%s · Octachord" },
-  description: "What really reaches the speakers, why not more, and what to do about it.",
+  title: { default: "Octachord", template: pagesWords.titleTemplate },
+  description: pagesWords.description,
 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

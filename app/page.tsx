@@ -1,12 +1,13 @@
 import { PHASES } from "@/core/job";
 import { database, docketPage } from "@/server";
 import { DocketPlace } from "@/ui/docket";
+import { pagesWords } from "@/ui/words";
 
 interface Props {
   readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
-export const metadata = { title: "Docket · Octachord" };
+export const metadata = { title: pagesWords.docketTitle };
 
 export default async function Page({ searchParams }: Props) {
   const params = await searchParams;

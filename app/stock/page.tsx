@@ -1,7 +1,8 @@
 import { database, jobParts, stockItems } from "@/server";
 import { StockPlace } from "@/ui/stock";
+import { pagesWords } from "@/ui/words";
 
-export const metadata = { title: "Van stock · Octachord" };
+export const metadata = { title: pagesWords.vanStockTitle };
 export const dynamic = "force-dynamic";
 
 export default async function Page() {

@@ -11,14 +11,15 @@ import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
 import { Score } from "./score";
 import { Story } from "./story";
+import { arrivalsWords } from "@/ui/words";
 
 const CompareView = dynamic(() => import("./compare-view").then((module) => module.CompareView), { ssr: false });
 const ChangesView = dynamic(() => import("./changes-view").then((module) => module.ChangesView), { ssr: false });
 
 const VIEWS = [
-  { key: "board", name: "Board" },
-  { key: "compare", name: "Compare" },
-  { key: "changes", name: "Changes" },
+  { key: "board", name: arrivalsWords.board },
+  { key: "compare", name: arrivalsWords.compare },
+  { key: "changes", name: arrivalsWords.changes },
 ] as const;
 
 /** The board as a score, two states of it side by side, and the changes that would move it. */
@@ -39,10 +40,10 @@ export function ArrivalsPlace() {
     chosen?.id ?? null,
     setWanted,
   );
-  const copy = () => void navigator.clipboard.writeText(boardText(job, board)).then(() => say("The board is copied as text."));
+  const copy = () => void navigator.clipboard.writeText(boardText(job, board)).then(() => say(arrivalsWords.boardCopied));
   return (
     <Sheet
-      marginLabel="The chosen row"
+      marginLabel={arrivalsWords.theChosenRow}
       margin={chosen ? <Story arrival={chosen} changes={changes} /> : null}
       foot={
         <>
@@ -51,18 +52,23 @@ export function ArrivalsPlace() {
         </>
       }
     >
-      <h2 className="for-ears-only">Arrivals</h2>
+      <h2 className="for-ears-only">{arrivalsWords.arrivals}</h2>
       {board.length ? (
         <div className={styles.tools}>
-          <Switcher label="What is shown" choices={VIEWS} chosen={view} onChoose={(key) => setView(key === "board" ? null : key)} />
+          <Switcher
+            label={arrivalsWords.whatIsShown}
+            choices={VIEWS}
+            chosen={view}
+            onChoose={(key) => setView(key === "board" ? null : key)}
+          />
           {view === "board" && lost.length ? (
             <label className={styles.lostOnly}>
               <input type="checkbox" checked={lostOnly !== null} onChange={(event) => setLostOnly(event.target.checked ? "1" : null)} />
-              only what is lost ({lost.length})
+              {arrivalsWords.onlyWhatIsLost(lost.length)}
             </label>
           ) : null}
           <Button size="small" onClick={copy}>
-            Copy as text
+            {arrivalsWords.copyAsText}
           </Button>
         </div>
       ) : null}

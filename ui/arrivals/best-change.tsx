@@ -5,6 +5,7 @@ import { commandOf, type SmallestChanges } from "@/core/plan";
 import { proofSentence, setWords, tieWords } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
+import { arrivalsWords } from "@/ui/words";
 
 /** The one thing to do next: the smallest set of changes that lifts all it can, lowering nothing, and how sure that is. */
 export function BestChange({ smallest }: { smallest: SmallestChanges | null }) {
@@ -19,8 +20,8 @@ export function BestChange({ smallest }: { smallest: SmallestChanges | null }) {
   return (
     <div className={styles.best}>
       <span>
-        <b>Smallest change that lifts all it can</b>
-        <span aria-live="polite">{smallest ? setWords(job, smallest) : "Trying sets of changes …"}</span>
+        <b>{arrivalsWords.smallestChange}</b>
+        <span aria-live="polite">{smallest ? setWords(job, smallest) : arrivalsWords.tryingSetsOfChanges}</span>
         {smallest ? (
           <span className={styles.quiet}>
             {[proofSentence(smallest), tieWords(job, smallest)].filter((words) => words !== null).join(" ")}
@@ -29,7 +30,7 @@ export function BestChange({ smallest }: { smallest: SmallestChanges | null }) {
       </span>
       {smallest?.best.changes.length ? (
         <Button type="primary" onClick={() => edit(commandOf(smallest.best))}>
-          Try it
+          {arrivalsWords.tryIt}
         </Button>
       ) : null}
     </div>

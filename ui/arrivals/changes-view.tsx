@@ -5,9 +5,10 @@ import { useMemo, useState } from "react";
 import { solveAgain } from "@/core/chain";
 import { applyCommand, type Job } from "@/core/job";
 import { excludesEachOther, movedRows, together, type Change, type WeighedChange } from "@/core/plan";
-import { changeWords, movedWords, plural, proofSentence, refusalSentence, tieWords } from "@/core/text";
+import { changeWords, movedWords, proofSentence, refusalSentence, tieWords } from "@/core/text";
 import { useIntents, useJob, type Changes } from "@/ui/job";
 import styles from "./changes.module.css";
+import { arrivalsWords } from "@/ui/words";
 
 const keyOf = ({ command }: Change): string => JSON.stringify(command);
 
@@ -34,21 +35,21 @@ export function ChangesView({ changes: { single, smallest } }: { changes: Change
   );
   return (
     <div className={styles.changes}>
-      <section aria-label="The smallest set">
-        <h3>The smallest set that lifts all it can</h3>
-        {!smallest ? <p className={styles.quiet}>Trying sets of changes …</p> : null}
+      <section aria-label={arrivalsWords.theSmallestSet}>
+        <h3>{arrivalsWords.smallestSetThatLifts}</h3>
+        {!smallest ? <p className={styles.quiet}>{arrivalsWords.tryingSetsOfChanges}</p> : null}
         {smallest ? <p className={styles.quiet}>{[proofSentence(smallest), tieWords(job, smallest)].filter(Boolean).join(" ")}</p> : null}
         <ul>{set.map(line)}</ul>
         {set.length > 1 ? (
           <Button size="small" onClick={() => setTicked({ job, changes: set })}>
-            Tick all of the set
+            {arrivalsWords.tickAllOfTheSet}
           </Button>
         ) : null}
       </section>
-      <section aria-label="Every single change">
-        <h3>Every single change that moves something</h3>
-        {!single ? <p className={styles.quiet}>Trying every single change …</p> : null}
-        {single && others.length === 0 ? <p className={styles.quiet}>No other setting, plug or cable moves anything.</p> : null}
+      <section aria-label={arrivalsWords.everySingleChange}>
+        <h3>{arrivalsWords.everyChangeThatMoves}</h3>
+        {!single ? <p className={styles.quiet}>{arrivalsWords.tryingEverySingleChange}</p> : null}
+        {single && others.length === 0 ? <p className={styles.quiet}>{arrivalsWords.nothingElseMoves}</p> : null}
         <ul>{others.map(line)}</ul>
       </section>
       <Trial chosen={chosen} onApplied={() => setTicked({ job, changes: [] })} />
@@ -72,7 +73,11 @@ function ChangeLine({ change, checked, against, onTick }: ChangeLineProps) {
         <input type="checkbox" checked={checked} disabled={against !== null} onChange={(event) => onTick(event.target.checked)} />
         <span>
           {changeWords(job, change)}
-          {against ? <i>not together with: {changeWords(job, against)}</i> : "lifts" in change ? <i>{movedWords(change)}</i> : null}
+          {against ? (
+            <i>{arrivalsWords.notTogetherWith(changeWords(job, against))}</i>
+          ) : "lifts" in change ? (
+            <i>{movedWords(change)}</i>
+          ) : null}
         </span>
       </label>
     </li>
@@ -95,11 +100,11 @@ function Trial({ chosen, onApplied }: { chosen: readonly Change[]; onApplied: ()
   return (
     <div className={styles.trial} role="status">
       {chosen.length === 0 ? (
-        <span className={styles.quiet}>Tick changes to see what they do together; nothing is changed until you apply them.</span>
+        <span className={styles.quiet}>{arrivalsWords.tickToTry}</span>
       ) : trial.ok ? (
         <>
           <span>
-            <b>{plural(chosen.length, "change")} together:</b> {movedWords(trial.value.moved) || "moves nothing"}
+            <b>{arrivalsWords.changesTogether(chosen.length)}</b> {movedWords(trial.value.moved) || arrivalsWords.movesNothing}
           </span>
           <Button
             type="primary"
@@ -107,11 +112,11 @@ function Trial({ chosen, onApplied }: { chosen: readonly Change[]; onApplied: ()
               if (edit(trial.value.command)) onApplied();
             }}
           >
-            Apply {plural(chosen.length, "change")}
+            {arrivalsWords.apply(chosen.length)}
           </Button>
         </>
       ) : (
-        <span className={styles.trouble}>They cannot be made together: {refusalSentence(job, trial.refusal)}</span>
+        <span className={styles.trouble}>{arrivalsWords.cannotBeMadeTogether(refusalSentence(job, trial.refusal))}</span>
       )}
     </div>
   );

@@ -5,11 +5,12 @@ import { useMemo, useState } from "react";
 import { solve, type Arrival } from "@/core/chain";
 import { freeId, MOST_SNAPSHOTS, type Job } from "@/core/job";
 import { compareBoards, isAlike, type ComparedRow } from "@/core/plan";
-import { arrivalSentence, deviceName, playedWords, plural, rowWords } from "@/core/text";
+import { arrivalSentence, deviceName, playedWords, rowWords } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
 import { Choice, CordThumbnail, VerdictMark } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./compare.module.css";
+import { arrivalsWords } from "@/ui/words";
 
 const NOW = "now";
 const FOUND = "found";
@@ -21,9 +22,9 @@ export function CompareView() {
   const [left, setLeft] = useState<string>(first?.id ?? FOUND);
   const [right, setRight] = useState<string>(NOW);
   const states = [
-    { value: NOW, label: "as planned now" },
-    { value: FOUND, label: "these cables, settings as found" },
-    ...[...(first ? [first] : []), ...others].map(({ id, name }) => ({ value: id, label: `kept: ${name}` })),
+    { value: NOW, label: arrivalsWords.asPlannedNow },
+    { value: FOUND, label: arrivalsWords.settingsAsFound },
+    ...[...(first ? [first] : []), ...others].map(({ id, name }) => ({ value: id, label: arrivalsWords.kept(name) })),
   ];
   const boards = useMemo(() => [boardOf(job, left), boardOf(job, right)] as const, [job, left, right]);
   const rows = compareBoards(boards[0].board, boards[1].board);
@@ -32,16 +33,16 @@ export function CompareView() {
   return (
     <div className={styles.compare}>
       <div className={styles.heads}>
-        <Choice label="The state on the left" value={left} options={states} onChange={setLeft} />
-        <Choice label="The state on the right" value={right} options={states} onChange={setRight} />
+        <Choice label={arrivalsWords.theStateOnTheLeft} value={left} options={states} onChange={setLeft} />
+        <Choice label={arrivalsWords.theStateOnTheRight} value={right} options={states} onChange={setRight} />
       </div>
-      {differing.length === 0 ? <p className={styles.none}>The two boards are alike in every row.</p> : null}
+      {differing.length === 0 ? <p className={styles.none}>{arrivalsWords.theTwoBoardsAreAlike}</p> : null}
       <ol>
         {differing.map((row) => (
           <ComparedLine key={row.id} row={row} jobs={[boards[0].job, boards[1].job]} />
         ))}
       </ol>
-      {alike.length && differing.length ? <p className={styles.none}>{plural(alike.length, "row")} more, alike on both sides.</p> : null}
+      {alike.length && differing.length ? <p className={styles.none}>{arrivalsWords.alikeOnBothSides(alike.length)}</p> : null}
       <KeepState />
     </div>
   );
@@ -70,17 +71,17 @@ function ComparedLine({ row, jobs }: { row: ComparedRow; jobs: readonly [Job, Jo
 }
 
 function differenceWords({ left, right, sound, picture }: ComparedRow): string {
-  if (!left) return "only on the right";
-  if (!right) return "only on the left";
+  if (!left) return arrivalsWords.onlyOnTheRight;
+  if (!right) return arrivalsWords.onlyOnTheLeft;
   const parts = [
-    ...(sound ? [sound > 0 ? "sound: right is better" : "sound: right is worse"] : []),
-    ...(picture ? [picture > 0 ? "picture: right is better" : "picture: right is worse"] : []),
+    ...(sound ? [sound > 0 ? arrivalsWords.soundRightIsBetter : arrivalsWords.soundRightIsWorse] : []),
+    ...(picture ? [picture > 0 ? arrivalsWords.pictureRightIsBetter : arrivalsWords.pictureRightIsWorse] : []),
   ];
-  return parts.join("; ") || "another delay";
+  return parts.join("; ") || arrivalsWords.anotherDelay;
 }
 
 function Side({ job, arrival }: { job: Job; arrival: Arrival | null }) {
-  if (!arrival) return <span className={styles.absent}>not there</span>;
+  if (!arrival) return <span className={styles.absent}>{arrivalsWords.notThere}</span>;
   return (
     <span className={styles.side}>
       <CordThumbnail arrival={arrival} label={arrivalSentence(job, arrival)} width={150} />
@@ -102,24 +103,24 @@ function KeepState() {
   const [name, setName] = useState("");
   const keep = () => {
     const id = freeId("state-1", new Set(job.snapshots.map((snapshot) => snapshot.id)));
-    const words = name.trim() || (job.snapshots.length ? `State ${job.snapshots.length + 1}` : "As found");
+    const words = name.trim() || (job.snapshots.length ? arrivalsWords.state(job.snapshots.length + 1) : arrivalsWords.asFound);
     const snapshot = { id, name: words, takenAt: new Date().toISOString(), devices: job.devices, cables: job.cables };
     if (edit({ kind: "keep-snapshot", snapshot, at: null })) setName("");
   };
   return (
-    <section className={styles.keep} aria-label="Kept states">
-      <h3>Keep the job as it stands now</h3>
+    <section className={styles.keep} aria-label={arrivalsWords.keptStates}>
+      <h3>{arrivalsWords.keepTheJobAsItStands}</h3>
       <p>
         <Input
-          aria-label="Name of the kept state"
+          aria-label={arrivalsWords.nameOfTheKeptState}
           value={name}
           maxLength={80}
-          placeholder={job.snapshots.length ? "a name for it" : "As found"}
+          placeholder={job.snapshots.length ? arrivalsWords.aNameForIt : arrivalsWords.asFound}
           onChange={(event) => setName(event.target.value)}
           onPressEnter={keep}
         />
         <Button onClick={keep} disabled={job.snapshots.length >= MOST_SNAPSHOTS}>
-          Keep this state
+          {arrivalsWords.keepThisState}
         </Button>
       </p>
       <ul>
@@ -130,9 +131,9 @@ function KeepState() {
               size="small"
               type="text"
               onClick={() => edit({ kind: "drop-snapshot", snapshot: snapshot.id })}
-              aria-label={`Let ${snapshot.name} go`}
+              aria-label={arrivalsWords.letStateGo(snapshot.name)}
             >
-              Let go
+              {arrivalsWords.letGo}
             </Button>
           </li>
         ))}

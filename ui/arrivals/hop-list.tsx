@@ -7,6 +7,7 @@ import { deviceName, lineageWords, reasonFlag, socketName } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
 import { useJob } from "@/ui/job";
 import styles from "./story.module.css";
+import { arrivalsWords } from "@/ui/words";
 
 /** The way of a row, hop by hop: where it goes, what leaves there, what it adds in time, and what is lost at the spot. */
 export function HopList({ arrival, marked }: { arrival: Arrival; marked: number | null }) {
@@ -22,8 +23,8 @@ export function HopList({ arrival, marked }: { arrival: Arrival; marked: number 
             aria-current={index === marked}
           >
             <b>{placeWords(job, hop)}</b>
-            <span>{hop.out ? lineageWords(hop.out) : "nothing goes on"}</span>
-            <code>{hop.delayMs === null ? "delay not known" : hop.delayMs > 0 ? `+${formatMilliseconds(hop.delayMs)}` : ""}</code>
+            <span>{hop.out ? lineageWords(hop.out) : arrivalsWords.nothingGoesOn}</span>
+            <code>{hop.delayMs === null ? arrivalsWords.delayNotKnown : hop.delayMs > 0 ? `+${formatMilliseconds(hop.delayMs)}` : ""}</code>
             {lost.map(({ reason }) => (
               <em key={reason.code}>{reasonFlag(job, reason)}</em>
             ))}
@@ -36,6 +37,6 @@ export function HopList({ arrival, marked }: { arrival: Arrival; marked: number 
 
 /** "Bar “HDMI IN” over HDMI", or where inside a device. */
 function placeWords(job: Job, { device, port, cable, link }: Hop): string {
-  if (cable !== null && link) return `${linkFact(link).name} to ${socketName(job, { device, port })}`;
-  return port === "speakers" ? `${deviceName(job, device)} plays` : `${deviceName(job, device)} sends`;
+  if (cable !== null && link) return arrivalsWords.overTo(linkFact(link).name, socketName(job, { device, port }));
+  return port === "speakers" ? arrivalsWords.plays(deviceName(job, device)) : arrivalsWords.sends(deviceName(job, device));
 }

@@ -1,8 +1,9 @@
 import { LIP_SYNC } from "@/core/facts";
 import { LIP_SYNC_WORDS } from "@/core/text";
-import { formatMilliseconds, milliseconds } from "@/core/units";
+import { formatMilliseconds } from "@/core/units";
 import type { LipSyncJudgement } from "@/core/facts";
 import styles from "./lip-sync-scale.module.css";
+import { arrivalsWords } from "@/ui/words";
 
 const FROM = -150;
 const TO = 250;
@@ -10,15 +11,16 @@ const WIDTH = 300;
 const x = (ms: number): number => ((Math.min(TO, Math.max(FROM, ms)) - FROM) / (TO - FROM)) * WIDTH;
 
 const BANDS = [
-  { ...LIP_SYNC.unacceptable, style: styles.outer, name: "BT.1359: bearable" },
-  { ...LIP_SYNC.noticeable, style: styles.middle, name: "BT.1359: not noticed" },
-  { ...LIP_SYNC.target, style: styles.inner, name: "R37: what a careful production keeps" },
+  { ...LIP_SYNC.unacceptable, style: styles.outer, name: arrivalsWords.bt1359Bearable },
+  { ...LIP_SYNC.noticeable, style: styles.middle, name: arrivalsWords.bt1359NotNoticed },
+  { ...LIP_SYNC.target, style: styles.inner, name: arrivalsWords.r37Band },
 ] as const;
 
 /** Where sound falls beside the picture, among the bounds of the two standards. */
 export function LipSyncScale({ lipSyncMs, judgement }: { lipSyncMs: number; judgement: LipSyncJudgement }) {
   const beyond = lipSyncMs < FROM || lipSyncMs > TO;
-  const words = `Sound ${formatMilliseconds(milliseconds(Math.abs(lipSyncMs)))} ${lipSyncMs < 0 ? "before" : "after"} the picture`;
+  const time = formatMilliseconds(Math.abs(lipSyncMs));
+  const words = lipSyncMs < 0 ? arrivalsWords.soundBeforePicture(time) : arrivalsWords.soundAfterPicture(time);
   return (
     <figure className={styles.scale}>
       <figcaption>
@@ -27,7 +29,7 @@ export function LipSyncScale({ lipSyncMs, judgement }: { lipSyncMs: number; judg
       <svg
         viewBox={`-16 0 ${WIDTH + 32} 62`}
         role="img"
-        aria-label={`${words}; ${BANDS.map(({ name, earlyMs, lateMs }) => `${name} ${earlyMs} to ${lateMs} ms`).join(", ")}`}
+        aria-label={`${words}; ${BANDS.map(({ name, earlyMs, lateMs }) => arrivalsWords.bandBounds(name, earlyMs, lateMs)).join(", ")}`}
       >
         {BANDS.map(({ earlyMs, lateMs, style, name }, index) => (
           <rect

@@ -7,6 +7,7 @@ import { linkLoads, type Arrival } from "@/core/chain";
 import { deviceName } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { PALETTE, useThemeChoice } from "@/ui/theme";
+import { arrivalsWords } from "@/ui/words";
 
 Chart.defaults.font.family = '"Atkinson Hyperlegible Next Variable", sans-serif';
 Chart.defaults.font.size = 13;
@@ -23,7 +24,7 @@ export function LoadChart({ arrival }: { arrival: Arrival }) {
     const found = job.cables.find(({ id }) => id === cable);
     return found ? `${linkFact(link).name}, ${deviceName(job, found.to.device)}` : linkFact(link).name;
   });
-  const figures = loads.map(({ carriedMbps, wantedMbps, haveMbps }) => `carries ${carriedMbps}, best needs ${wantedMbps}, can ${haveMbps}`);
+  const figures = loads.map(({ carriedMbps, wantedMbps, haveMbps }) => arrivalsWords.loadFigures(carriedMbps, wantedMbps, haveMbps));
   const bar = (label: string, colour: string, values: readonly number[]) => ({
     label,
     data: [...values],
@@ -34,24 +35,24 @@ export function LoadChart({ arrival }: { arrival: Arrival }) {
     <div
       style={{ height: 44 + loads.length * 44 }}
       role="img"
-      aria-label={`Mb/s on each link: ${names.map((name, index) => `${name}: ${figures[index] ?? ""}`).join("; ")}`}
+      aria-label={arrivalsWords.loadsOfLinks(names.map((name, index) => `${name}: ${figures[index] ?? ""}`).join("; "))}
     >
       <Bar
         data={{
           labels: names,
           datasets: [
             bar(
-              "goes over it",
+              arrivalsWords.goesOverIt,
               colours.whole,
               loads.map(({ carriedMbps }) => carriedMbps),
             ),
             bar(
-              "the best form needs",
+              arrivalsWords.theBestFormNeeds,
               colours.part,
               loads.map(({ wantedMbps }) => wantedMbps),
             ),
             bar(
-              "the link can carry",
+              arrivalsWords.theLinkCanCarry,
               colours.edge,
               loads.map(({ haveMbps }) => haveMbps),
             ),

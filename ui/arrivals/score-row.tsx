@@ -17,6 +17,7 @@ import { CordView, cordOf, stopsOf, VerdictMark, type ScoreColumn } from "@/ui/k
 import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { STAFF_WIDTH } from "./staff";
+import { arrivalsWords } from "@/ui/words";
 
 const HEIGHT = 72;
 
@@ -76,7 +77,7 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
           {arrival.delayMs === null ? null : <code>{formatMilliseconds(arrival.delayMs)}</code>}
         </span>
         {was && was !== arrival.verdict ? (
-          <span className={styles.was}>was {VERDICT_WORDS[was].toLowerCase()}</span>
+          <span className={styles.was}>{arrivalsWords.was(VERDICT_WORDS[was].toLowerCase())}</span>
         ) : mind ? (
           <span className={styles.mind}>{mind}</span>
         ) : null}

@@ -6,6 +6,7 @@ import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { ScoreRow } from "./score-row";
 import { STAFF_LEFT, STAFF_WIDTH, staffXs } from "./staff";
+import { arrivalsWords } from "@/ui/words";
 
 interface ScoreProps {
   readonly rows: readonly Arrival[];
@@ -31,7 +32,7 @@ export function Score({ rows, chosen, onChoose }: ScoreProps) {
             <Heading key={key} x={xs[index] ?? 0} text={heading} isFirst={index === 0} room={index === columns.length - 1 ? 14 : 16} />
           ))}
         </svg>
-        <span aria-hidden>what plays</span>
+        <span aria-hidden>{arrivalsWords.whatPlays}</span>
       </div>
       <ol className={styles.rows}>
         {rows.map((arrival) => (

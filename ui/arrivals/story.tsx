@@ -26,6 +26,7 @@ import { useIntents, useJob, type Changes } from "@/ui/job";
 import { HopList } from "./hop-list";
 import { LipSyncScale } from "./lip-sync-scale";
 import styles from "./story.module.css";
+import { arrivalsWords } from "@/ui/words";
 
 const MOST_CURES = 4;
 
@@ -45,10 +46,10 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       </div>
       {losses.length ? (
         <section>
-          <h3>{arrival.verdict === "unknown" ? "What is not known" : "Where it is lost"}</h3>
+          <h3>{arrival.verdict === "unknown" ? arrivalsWords.whatIsNotKnown : arrivalsWords.whereItIsLost}</h3>
           {losses.map(({ reason, hop }) => (
             <p key={`${reason.code}-${hop}`}>
-              {reason.code === "unknown-fact" ? `It depends on ${unknownWords(job, reason.unknown)}.` : reasonSentence(job, reason)}
+              {reason.code === "unknown-fact" ? arrivalsWords.itDependsOn(unknownWords(job, reason.unknown)) : reasonSentence(job, reason)}
             </p>
           ))}
         </section>
@@ -56,7 +57,7 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       <Meanwhile arrival={arrival} />
       {held ? (
         <section>
-          <h3>Held back at the end</h3>
+          <h3>{arrivalsWords.heldBackAtTheEnd}</h3>
           <p>{reasonSentence(job, held.reason)}</p>
         </section>
       ) : null}
@@ -64,7 +65,7 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       {arrival.cautions.length || arrival.volume ? <Mind arrival={arrival} /> : null}
       {ceilings.length ? (
         <section>
-          <h3>More than this sound system plays</h3>
+          <h3>{arrivalsWords.moreThanTheSystemPlays}</h3>
           {ceilings.map(({ reason }) => (
             <p key={reason.code}>{reasonSentence(job, reason)}</p>
           ))}
@@ -85,7 +86,7 @@ function Hops({ arrival }: { arrival: Arrival }) {
   const marked = wanted !== null && /^\d{1,2}$/.test(wanted) ? Number(wanted) : null;
   return (
     <details className={styles.more} open={marked !== null}>
-      <summary>Hop by hop</summary>
+      <summary>{arrivalsWords.hopByHop}</summary>
       <HopList arrival={arrival} marked={marked} />
     </details>
   );
@@ -98,7 +99,7 @@ function Loads({ arrival }: { arrival: Arrival }) {
   const [open, setOpen] = useState(false);
   return (
     <details className={styles.more} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>How full each link is</summary>
+      <summary>{arrivalsWords.howFullEachLinkIs}</summary>
       {open ? <LoadChart arrival={arrival} /> : null}
     </details>
   );
@@ -108,11 +109,8 @@ function CopyRow({ arrival }: { arrival: Arrival }) {
   const job = useJob((state) => state.job);
   const { say } = useIntents();
   return (
-    <Button
-      size="small"
-      onClick={() => void navigator.clipboard.writeText(rowText(job, arrival)).then(() => say("The row is copied as text."))}
-    >
-      Copy this row as text
+    <Button size="small" onClick={() => void navigator.clipboard.writeText(rowText(job, arrival)).then(() => say(arrivalsWords.rowCopied))}>
+      {arrivalsWords.copyRowAsText}
     </Button>
   );
 }
@@ -125,7 +123,7 @@ function Meanwhile({ arrival }: { arrival: Arrival }) {
   if (!arrival.screenSpeakers && others.length === 0) return null;
   return (
     <section>
-      <h3>Meanwhile</h3>
+      <h3>{arrivalsWords.meanwhile}</h3>
       {arrival.screenSpeakers ? <p>{screenSpeakersSentence(job, arrival)}</p> : null}
       {others.map((sentence) => (
         <p key={sentence}>{sentence}</p>
@@ -139,7 +137,7 @@ function Mind({ arrival }: { arrival: Arrival }) {
   const job = useJob((state) => state.job);
   return (
     <section>
-      <h3>{arrival.cautions.length ? "Mind" : "Volume"}</h3>
+      <h3>{arrival.cautions.length ? arrivalsWords.mind : arrivalsWords.volume}</h3>
       {arrival.cautions.map((caution) => (
         <p key={cautionSentence(job, caution)}>{cautionSentence(job, caution)}</p>
       ))}
@@ -163,12 +161,12 @@ function Cures({ arrival, changes: { single, smallest }, what }: CuresProps) {
   const remedy = arrival.losses.map(({ reason }) => reasonRemedy(job, reason)).find((text) => text !== null);
   return (
     <section>
-      <h3>{what === "lifts" ? "What would change it" : "What would better the picture"}</h3>
-      {!cures ? <p className={styles.quiet}>Trying every single change …</p> : null}
+      <h3>{what === "lifts" ? arrivalsWords.whatWouldChangeIt : arrivalsWords.whatWouldBetterThePicture}</h3>
+      {!cures ? <p className={styles.quiet}>{arrivalsWords.tryingEverySingleChange}</p> : null}
       {cures?.length === 0 ? (
         <p>
-          No single setting, plug or cable among this gear {what === "lifts" ? "lifts it" : "does"}.
-          {what === "pictureLifts" ? "" : isInSet ? " The set of changes at the foot of the page does." : remedy ? ` ${remedy}` : ""}
+          {what === "lifts" ? arrivalsWords.nothingSingleLifts : arrivalsWords.nothingSingleBetters}{" "}
+          {what === "pictureLifts" ? "" : isInSet ? arrivalsWords.theSetDoes : remedy}
         </p>
       ) : null}
       <ul className={styles.cures}>
@@ -180,8 +178,8 @@ function Cures({ arrival, changes: { single, smallest }, what }: CuresProps) {
                 <i>{movedWords(cure)}</i>
               </span>
             </span>
-            <Button size="small" onClick={() => edit(cure.command)} aria-label={`Try it: ${changeWords(job, cure)}`}>
-              Try it
+            <Button size="small" onClick={() => edit(cure.command)} aria-label={arrivalsWords.tryChange(changeWords(job, cure))}>
+              {arrivalsWords.tryIt}
             </Button>
           </li>
         ))}
@@ -194,12 +192,12 @@ function PictureStory({ arrival }: { arrival: Arrival }) {
   const job = useJob((state) => state.job);
   return (
     <section>
-      <h3>Picture</h3>
+      <h3>{arrivalsWords.picture}</h3>
       <p>
         {arrival.picture && arrival.screen
-          ? `${pictureWords(arrival.picture)} at ${deviceName(job, arrival.screen)}.`
-          : "It reaches no screen."}
-        {arrival.picture && arrival.pictureLosses.length === 0 ? " Nothing lost." : ""}
+          ? arrivalsWords.pictureAt(pictureWords(arrival.picture), deviceName(job, arrival.screen))
+          : arrivalsWords.itReachesNoScreen}
+        {arrival.picture && arrival.pictureLosses.length === 0 ? arrivalsWords.nothingLost : ""}
       </p>
       {arrival.pictureLosses.map((loss) => (
         <p key={pictureLossSentence(job, loss)}>{pictureLossSentence(job, loss)}</p>

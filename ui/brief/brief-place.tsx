@@ -12,17 +12,19 @@ import { Question } from "./question";
 import { RoomsSection } from "./rooms-section";
 import { useBrief } from "./use-brief";
 import { WatchedSection } from "./watched-section";
+import { briefWords } from "@/ui/words";
 
-const PURCHASE_WORDS = { cable: "cables", box: "small boxes", device: "players, screens and sound systems" } as const satisfies Record<
-  PurchaseKind,
-  string
->;
+const PURCHASE_WORDS = {
+  cable: "cables",
+  box: briefWords.smallBoxes,
+  device: briefWords.playersScreensAndSoundSystems,
+} as const satisfies Record<PurchaseKind, string>;
 
 /** What is asked on the sofa, on one page; beside each answer stands where it is used. */
 export function BriefPlace() {
   return (
     <Sheet
-      marginLabel="What may change, and what to find out on site"
+      marginLabel={briefWords.marginLabel}
       margin={
         <div className={styles.margin}>
           <MoneySection />
@@ -31,7 +33,7 @@ export function BriefPlace() {
       }
       foot={<EffectLine />}
     >
-      <h2 className="for-ears-only">Brief</h2>
+      <h2 className="for-ears-only">{briefWords.brief}</h2>
       <div className={styles.brief}>
         <div className={styles.column}>
           <HouseholdSection />
@@ -50,25 +52,25 @@ function HouseholdSection() {
   const job = useJob((state) => state.job);
   const speakers = job.devices.filter((device) => device.speakers);
   return (
-    <section aria-label="The household">
-      <h3>The household</h3>
-      <Question name="Who uses the room" uses="household">
-        <KeptText label="Who uses the room" value={brief.household} limit={300} onKeep={(household) => set({ household })} />
+    <section aria-label={briefWords.theHousehold}>
+      <h3>{briefWords.theHousehold}</h3>
+      <Question name={briefWords.whoUsesTheRoom} uses="household">
+        <KeptText label={briefWords.whoUsesTheRoom} value={brief.household} limit={300} onKeep={(household) => set({ household })} />
       </Question>
-      <Question name="Remotes they bear" uses="remotes">
+      <Question name={briefWords.remotesTheyBear} uses="remotes">
         <InputNumber
-          aria-label="Remotes they bear for the loudness"
+          aria-label={briefWords.remotesForLoudness}
           min={1}
           max={9}
           precision={0}
           value={brief.remotes}
-          placeholder="not asked"
+          placeholder={briefWords.notAsked}
           onChange={(remotes) => set({ remotes })}
         />
       </Question>
-      <Question name="Sound comes from" uses="soundSystem">
+      <Question name={briefWords.soundComesFrom} uses="soundSystem">
         <Choice
-          label="Sound comes from"
+          label={briefWords.soundComesFrom}
           value={brief.soundSystem ?? ""}
           options={[
             { value: "", label: soundWords(chosenSoundSystem(job)?.name) },
@@ -77,42 +79,42 @@ function HouseholdSection() {
           onChange={(id) => set({ soundSystem: id || null })}
         />
       </Question>
-      <Question name="The news sounds from" uses="newsFrom">
+      <Question name={briefWords.theNewsSoundsFrom} uses="newsFrom">
         <Picks<Brief["newsFrom"]>
-          label="The news sounds from"
+          label={briefWords.theNewsSoundsFrom}
           value={brief.newsFrom}
           options={[
-            ["system", "the big sound"],
-            ["screen", "the screen"],
+            ["system", briefWords.theBigSound],
+            ["screen", briefWords.theScreen],
           ]}
           onChange={(newsFrom) => set({ newsFrom })}
         />
       </Question>
-      <Question name="Surround" uses="surround">
+      <Question name={briefWords.surround} uses="surround">
         <Picks<Brief["surround"]>
-          label="Surround"
+          label={briefWords.surround}
           value={brief.surround}
           options={[
             ["wished", "wished"],
-            ["plain", "plain will do"],
+            ["plain", briefWords.plainWillDo],
           ]}
           onChange={(surround) => set({ surround })}
         />
       </Question>
-      <Question name="Speech" uses="clearSpeech">
+      <Question name={briefWords.speech} uses="clearSpeech">
         <Picks
-          label="Speech"
+          label={briefWords.speech}
           value={brief.clearSpeech ? "clear" : "usual"}
           options={[
-            ["usual", "as it comes"],
+            ["usual", briefWords.asItComes],
             ["clear", "clear"],
           ]}
           onChange={(value) => set({ clearSpeech: value === "clear" })}
         />
       </Question>
-      <Question name="In their own words" uses="wishes">
+      <Question name={briefWords.inTheirOwnWords} uses="wishes">
         <KeptText
-          label="What the household wishes, in their own words"
+          label={briefWords.wishesInTheirOwnWords}
           value={brief.wishes}
           limit={8000}
           rows={2}
@@ -123,43 +125,43 @@ function HouseholdSection() {
   );
 }
 
-const soundWords = (name: string | undefined): string => (name ? `what is there: ${name}` : "the first sound system");
+const soundWords = (name: string | undefined): string => (name ? briefWords.whatIsThere(name) : briefWords.theFirstSoundSystem);
 
 function MoneySection() {
   const { brief, set } = useBrief();
   const { currency } = usePreferences();
   const devices = useJob((state) => state.job.devices);
   return (
-    <section aria-label="What may change">
-      <h3>What may change</h3>
-      <Question name="To be spent at most" uses="budget">
+    <section aria-label={briefWords.whatMayChange}>
+      <h3>{briefWords.whatMayChange}</h3>
+      <Question name={briefWords.toBeSpentAtMost} uses="budget">
         <InputNumber
-          aria-label="To be spent at most"
+          aria-label={briefWords.toBeSpentAtMost}
           min={0}
           max={1_000_000}
           step={10}
           value={brief.budget}
-          placeholder="not asked"
+          placeholder={briefWords.notAsked}
           suffix={currency}
           onChange={(budget) => set({ budget })}
         />
       </Question>
-      <Question name="May be bought" uses="mayBuy">
+      <Question name={briefWords.mayBeBought} uses="mayBuy">
         <Choice
           mode="multiple"
-          label="May be bought"
+          label={briefWords.mayBeBought}
           value={brief.mayBuy}
-          placeholder="nothing"
+          placeholder={briefWords.nothing}
           options={PURCHASE_KINDS.map((kind) => ({ value: kind, label: PURCHASE_WORDS[kind] }))}
           onChange={(kinds: string[]) => set({ mayBuy: PURCHASE_KINDS.filter((kind) => kinds.includes(kind)) })}
         />
       </Question>
-      <Question name="Must stay" uses="mustStay">
+      <Question name={briefWords.mustStay} uses="mustStay">
         <Choice
           mode="multiple"
-          label="Must stay"
+          label={briefWords.mustStay}
           value={brief.mustStay}
-          placeholder="nothing in particular"
+          placeholder={briefWords.nothingInParticular}
           options={devices.map(({ id, name }) => ({ value: id, label: name }))}
           onChange={(ids: string[]) => set({ mustStay: ids })}
         />

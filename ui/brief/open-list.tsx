@@ -3,9 +3,10 @@
 import Link from "next/link";
 import { useMemo } from "react";
 import { openQuestions, type SurveyFact } from "@/core/survey";
-import { plural, questionWords, upperFirst } from "@/core/text";
+import { questionWords, upperFirst } from "@/core/text";
 import { useJob } from "@/ui/job";
 import styles from "./brief.module.css";
+import { briefWords } from "@/ui/words";
 
 /** Everything to find out on site, those first for which a verdict waits. */
 export function OpenList() {
@@ -15,13 +16,13 @@ export function OpenList() {
   const questions = useMemo(() => openQuestions(job, board), [job, board]);
   return (
     <div className={styles.open}>
-      <h2>To find out on site</h2>
-      {questions.length === 0 ? <p>Nothing that is noted as unknown is left.</p> : null}
+      <h2>{briefWords.toFindOutOnSite}</h2>
+      {questions.length === 0 ? <p>{briefWords.nothingLeftToFindOut}</p> : null}
       <ul>
         {questions.map(({ fact, rows }) => (
           <li key={JSON.stringify(fact)} className={rows.length ? styles.waits : undefined}>
             <Link href={`/jobs/${id}/${placeOf(fact)}`}>{upperFirst(questionWords(job, fact))}</Link>
-            {rows.length ? <span>{plural(rows.length, "row")} of the board wait for it</span> : null}
+            {rows.length ? <span>{briefWords.rowsWait(rows.length)}</span> : null}
           </li>
         ))}
       </ul>

@@ -9,6 +9,7 @@ import { useIntents, useJob } from "@/ui/job";
 import { LengthField } from "@/ui/preferences";
 import styles from "./brief.module.css";
 import { useBrief } from "./use-brief";
+import { briefWords } from "@/ui/words";
 
 /** Rooms and places with what stands there, and where cables may run between them. */
 export function RoomsSection() {
@@ -18,19 +19,19 @@ export function RoomsSection() {
     const id = freeId("room-1", new Set(job.rooms.map((room) => room.id)));
     edit({
       kind: "set-rooms",
-      rooms: [...job.rooms, { id, name: job.rooms.length ? `Place ${job.rooms.length + 1}` : "Living room", seats: 0 }],
+      rooms: [...job.rooms, { id, name: job.rooms.length ? briefWords.place(job.rooms.length + 1) : briefWords.livingRoom, seats: 0 }],
     });
   };
   return (
-    <section aria-label="Rooms and cables">
-      <h3>Rooms and places</h3>
+    <section aria-label={briefWords.roomsAndCables}>
+      <h3>{briefWords.roomsAndPlaces}</h3>
       <ul className={styles.rooms}>
         {job.rooms.map((room) => (
           <RoomLine key={room.id} job={job} room={room} />
         ))}
       </ul>
       <Button size="small" icon={<Plus size={14} aria-hidden />} onClick={add}>
-        A room or place
+        {briefWords.aRoomOrPlace}
       </Button>
       {job.rooms.length > 1 ? <Runs job={job} /> : null}
     </section>
@@ -51,20 +52,20 @@ function RoomLine({ job, room }: { job: Job; room: Room }) {
   };
   return (
     <li>
-      <KeptText label="Name of the room or place" value={room.name} limit={80} onKeep={(name) => set({ name })} />
+      <KeptText label={briefWords.nameOfTheRoom} value={room.name} limit={80} onKeep={(name) => set({ name })} />
       <InputNumber
-        aria-label={`Seats in ${room.name}`}
+        aria-label={briefWords.seatsIn(room.name)}
         min={0}
         max={99}
         precision={0}
         value={room.seats}
-        suffix={room.seats === 1 ? "seat" : "seats"}
+        suffix={briefWords.seats(room.seats)}
         onChange={(seats) => set({ seats: seats ?? 0 })}
       />
       <Choice
         mode="multiple"
-        label={`What stands in ${room.name}`}
-        placeholder="what stands here"
+        label={briefWords.whatStandsIn(room.name)}
+        placeholder={briefWords.whatStandsHere}
         size="small"
         maxTagCount={4}
         maxTagTextLength={12}
@@ -75,7 +76,7 @@ function RoomLine({ job, room }: { job: Job; room: Room }) {
       <Button
         type="text"
         icon={<Trash2 size={16} aria-hidden />}
-        aria-label={`Take ${room.name} away`}
+        aria-label={briefWords.takeAway(room.name)}
         onClick={() => edit(takeRoomAway(job, room.id))}
       />
     </li>
@@ -106,24 +107,24 @@ function Runs({ job }: { job: Job }) {
   };
   return (
     <>
-      <h4>Cables between them</h4>
+      <h4>{briefWords.cablesBetweenThem}</h4>
       <p className={styles.uses}>{BRIEF_USES.runs}</p>
       <ul className={styles.runs}>
         {pairs.map((pair) => {
           const run = runOf(brief.runs, pair);
-          const name = pair.map((room) => roomName(job, room)).join(" to ");
+          const name = briefWords.between(pair.map((room) => roomName(job, room)));
           return (
             <li key={name}>
               <span dir="auto" title={name}>
                 {name}
               </span>
               <Choice
-                label={`Whether a cable may run from ${name}`}
+                label={briefWords.whetherACableMayRun(name)}
                 value={!run ? "unsaid" : run.allowed ? "may" : "not"}
                 options={[
-                  { value: "unsaid", label: "nothing said" },
-                  { value: "may", label: "a cable may run" },
-                  { value: "not", label: "no cable there" },
+                  { value: "unsaid", label: briefWords.nothingSaid },
+                  { value: "may", label: briefWords.aCableMayRun },
+                  { value: "not", label: briefWords.noCableThere },
                 ]}
                 onChange={(value) =>
                   value === "unsaid" ? set({ runs: brief.runs.filter((row) => row !== run) }) : keep(pair, { allowed: value === "may" })
@@ -131,9 +132,9 @@ function Runs({ job }: { job: Job }) {
               />
               {run?.allowed ? (
                 <LengthField
-                  label={`Length of a cable from ${name}`}
+                  label={briefWords.lengthOfACableFrom(name)}
                   value={run.lengthM}
-                  placeholder="how long"
+                  placeholder={briefWords.howLong}
                   onChange={(lengthM) => keep(pair, { lengthM })}
                 />
               ) : null}

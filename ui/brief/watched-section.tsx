@@ -5,16 +5,17 @@ import { masterWords } from "@/core/text";
 import { Choice } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./brief.module.css";
+import { briefWords } from "@/ui/words";
 
 /** What they watch and play, player by player: each becomes a row of Arrivals. */
 export function WatchedSection() {
   const devices = useJob((state) => state.job.devices);
   const rows = devices.flatMap((device) => device.sources.map((source) => ({ device, source })));
   return (
-    <section aria-label="What they watch and play">
-      <h3>What they watch and play</h3>
-      <p className={styles.uses}>Each becomes a row of Arrivals.</p>
-      {rows.length === 0 ? <p>Players noted on Gear stand here with what they play.</p> : null}
+    <section aria-label={briefWords.whatTheyWatchAndPlay}>
+      <h3>{briefWords.whatTheyWatchAndPlay}</h3>
+      <p className={styles.uses}>{briefWords.eachBecomesARow}</p>
+      {rows.length === 0 ? <p>{briefWords.noPlayersYet}</p> : null}
       <ul className={styles.watched}>
         {rows.map(({ device, source }) => (
           <Watched key={`${device.id} ${source.id}`} device={device} source={source} />
@@ -36,9 +37,9 @@ function Watched({ device, source }: { device: Device; source: Source }) {
       </span>
       <Choice
         mode="multiple"
-        label={`What is watched on ${device.name}, ${source.name}`}
+        label={briefWords.whatIsWatchedOn(device.name, source.name)}
         value={source.contents.map(({ id }) => id)}
-        placeholder="nothing"
+        placeholder={briefWords.nothing}
         maxTagCount={2}
         maxTagTextLength={11}
         options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}

@@ -6,6 +6,7 @@ import type { Command } from "@/core/job";
 import { Choice, KeptText } from "@/ui/kit";
 import styles from "./device.module.css";
 import { SoundsField } from "./sounds-field";
+import { deviceWords } from "@/ui/words";
 
 interface DeviceFactsProps {
   readonly device: Device;
@@ -15,11 +16,11 @@ interface DeviceFactsProps {
 const UNKNOWN = "unknown";
 const RATES = [10.2, 18, 24, 32, 40, 48] as const;
 const VOLUME_LABELS = {
-  "remote-and-cec": "its own remote, and HDMI control",
-  remote: "its own remote alone",
-  cec: "HDMI control alone",
-  knob: "a knob by hand",
-  fixed: "nothing: it is fixed",
+  "remote-and-cec": deviceWords.ownRemoteAndControl,
+  remote: deviceWords.ownRemoteAlone,
+  cec: deviceWords.hdmiControlAlone,
+  knob: deviceWords.aKnobByHand,
+  fixed: deviceWords.nothingItIsFixed,
 } as const satisfies Record<(typeof VOLUMES)[number], string>;
 
 /** What a device can do, to be corrected where this one differs from its class; everything can also be not known. */
@@ -29,7 +30,7 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
   return (
     <div className={styles.facts}>
       <section>
-        <h3>Sockets</h3>
+        <h3>{deviceWords.sockets}</h3>
         <ul className={styles.sockets}>
           {device.ports.map((port) => (
             <SocketFacts key={port.id} device={device} port={port} onEdit={onEdit} />
@@ -37,11 +38,11 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
         </ul>
       </section>
       {device.role === "player" ? null : (
-        <SoundsField legend="What it decodes" sounds={device.decodes} onChange={(decodes) => set({ decodes })} />
+        <SoundsField legend={deviceWords.whatItDecodes} sounds={device.decodes} onChange={(decodes) => set({ decodes })} />
       )}
       {list?.rule === "list" ? (
         <SoundsField
-          legend="What it lists at its inputs"
+          legend={deviceWords.whatItLists}
           sounds={list.sound}
           onChange={(sound) => set({ presents: device.presents.map((rule) => (rule === list ? { ...list, sound } : rule)) })}
         />
@@ -51,12 +52,12 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
         {device.display ? (
           <>
             <DelayField
-              label="Takes to show"
+              label={deviceWords.takesToShow}
               value={device.display.delayMs}
               onChange={(delayMs) => device.display && set({ display: { ...device.display, delayMs } })}
             />
             <DelayField
-              label="To show a game"
+              label={deviceWords.toShowAGame}
               value={device.display.gameDelayMs}
               onChange={(gameDelayMs) => device.display && set({ display: { ...device.display, gameDelayMs } })}
             />
@@ -64,35 +65,38 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
         ) : null}
         {device.role === "sound" || device.role === "box" ? (
           <label>
-            Volume is moved by
+            {deviceWords.volumeIsMovedBy}
             <Choice
-              label={`What moves the volume of ${device.name}`}
+              label={deviceWords.whatMovesTheVolumeOf(device.name)}
               value={device.volume ?? UNKNOWN}
-              options={[{ value: UNKNOWN, label: "not known" }, ...VOLUMES.map((value) => ({ value, label: VOLUME_LABELS[value] }))]}
+              options={[
+                { value: UNKNOWN, label: deviceWords.notKnown },
+                ...VOLUMES.map((value) => ({ value, label: VOLUME_LABELS[value] })),
+              ]}
               onChange={(value) => set({ volume: VOLUMES.find((one) => one === value) ?? null })}
             />
           </label>
         ) : null}
         <label>
-          HDMI control (CEC)
+          {deviceWords.hdmiControlCec}
           <Choice
-            label={`Whether ${device.name} speaks CEC`}
+            label={deviceWords.whetherSpeaksCec(device.name)}
             value={device.speaksCec ? "speaks" : "none"}
             options={[
-              { value: "speaks", label: "takes part" },
-              { value: "none", label: "takes no part" },
+              { value: "speaks", label: deviceWords.takesPart },
+              { value: "none", label: deviceWords.takesNoPart },
             ]}
             onChange={(value) => set({ speaksCec: value === "speaks" })}
           />
         </label>
         <label>
-          Maker
-          <KeptText label="Maker" value={device.maker} limit={80} onKeep={(maker) => set({ maker })} />
+          {deviceWords.maker}
+          <KeptText label={deviceWords.maker} value={device.maker} limit={80} onKeep={(maker) => set({ maker })} />
         </label>
       </div>
       <label className={styles.note}>
-        Note
-        <KeptText label="Note" value={device.note} limit={4000} rows={2} onKeep={(note) => set({ note })} />
+        {deviceWords.note}
+        <KeptText label={deviceWords.note} value={device.note} limit={4000} rows={2} onKeep={(note) => set({ note })} />
       </label>
     </div>
   );
@@ -101,41 +105,44 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
 function SocketFacts({ device, port, onEdit }: DeviceFactsProps & { port: Port }) {
   const set = (fields: Extract<Command, { kind: "edit-port" }>["fields"]) =>
     onEdit({ kind: "edit-port", device: device.id, port: port.id, fields });
-  const name = `${port.label} of ${device.name}`;
+  const name = deviceWords.socketOf(port.label, device.name);
   return (
     <li>
-      <KeptText size="small" label={`Print at ${name}`} value={port.label} limit={40} onKeep={(label) => set({ label })} />
+      <KeptText size="small" label={deviceWords.printAt(name)} value={port.label} limit={40} onKeep={(label) => set({ label })} />
       {port.connector === "hdmi" ? (
         <>
           <Choice
             size="small"
-            label={`Return channel of ${name}`}
+            label={deviceWords.returnChannelOf(name)}
             value={port.returns ?? UNKNOWN}
             options={[
-              { value: "none", label: "no return" },
-              { value: "arc", label: "ARC" },
-              { value: "earc", label: "eARC" },
-              { value: UNKNOWN, label: "return?" },
+              { value: "none", label: deviceWords.noReturn },
+              { value: "arc", label: deviceWords.arc },
+              { value: "earc", label: deviceWords.earc },
+              { value: UNKNOWN, label: deviceWords.return },
             ]}
             onChange={(value) => set({ returns: value === "none" || value === "arc" || value === "earc" ? value : null })}
           />
           <Choice
             size="small"
-            label={`Rate of ${name}`}
+            label={deviceWords.rateOf(name)}
             value={port.maxGbps === null ? UNKNOWN : String(port.maxGbps)}
-            options={[...RATES.map((rate) => ({ value: String(rate), label: `${rate}\u2009Gb/s` })), { value: UNKNOWN, label: "rate?" }]}
+            options={[
+              ...RATES.map((rate) => ({ value: String(rate), label: `${rate}\u2009Gb/s` })),
+              { value: UNKNOWN, label: deviceWords.rate },
+            ]}
             onChange={(value) => set({ maxGbps: value === UNKNOWN ? null : Number(value) })}
           />
           <Choice
             size="small"
-            label={`HDCP of ${name}`}
+            label={deviceWords.hdcpOf(name)}
             value={port.hdcp ?? UNKNOWN}
             options={[
-              { value: "none", label: "no HDCP" },
-              { value: "1.4", label: "HDCP 1.4" },
-              { value: "2.2", label: "HDCP 2.2" },
-              { value: "2.3", label: "HDCP 2.3" },
-              { value: UNKNOWN, label: "HDCP?" },
+              { value: "none", label: deviceWords.noHdcp },
+              { value: "1.4", label: deviceWords.hdcp14 },
+              { value: "2.2", label: deviceWords.hdcp22 },
+              { value: "2.3", label: deviceWords.hdcp23 },
+              { value: UNKNOWN, label: deviceWords.hdcp },
             ]}
             onChange={(value) => set({ hdcp: value === "none" || value === "1.4" || value === "2.2" || value === "2.3" ? value : null })}
           />
@@ -144,12 +151,12 @@ function SocketFacts({ device, port, onEdit }: DeviceFactsProps & { port: Port }
       {port.connector === "bluetooth" ? (
         <Choice
           size="small"
-          label={`Low-delay codec of ${name}`}
+          label={deviceWords.lowDelayCodecOf(name)}
           value={port.lowDelay === null ? UNKNOWN : port.lowDelay ? "low" : "usual"}
           options={[
-            { value: "usual", label: "usual delay" },
-            { value: "low", label: "low-delay codec" },
-            { value: UNKNOWN, label: "codec?" },
+            { value: "usual", label: deviceWords.usualDelay },
+            { value: "low", label: deviceWords.lowDelayCodec },
+            { value: UNKNOWN, label: deviceWords.codec },
           ]}
           onChange={(value) => set({ lowDelay: value === UNKNOWN ? null : value === "low" })}
         />
@@ -168,7 +175,7 @@ function HandsOn({ device, onEdit }: DeviceFactsProps) {
     device.ports.find(({ id }) => id === terminal)?.label ?? device.sources.find(({ id }) => id === terminal)?.name ?? terminal;
   return (
     <SoundsField
-      legend={`What it hands on from ${way.from.map(nameOf).join(", ")}`}
+      legend={deviceWords.whatItHandsOnFrom(way.from.map(nameOf).join(", "))}
       sounds={way.passes}
       onChange={(passes) =>
         onEdit({
@@ -189,10 +196,10 @@ function DelayField({ label, value, onChange }: { label: string; value: number |
         value={value}
         min={0}
         max={2000}
-        suffix="ms"
-        placeholder="not known"
+        suffix={deviceWords.ms}
+        placeholder={deviceWords.notKnown}
         onChange={onChange}
-        aria-label={`${label}, in milliseconds`}
+        aria-label={deviceWords.inMilliseconds(label)}
       />
     </label>
   );

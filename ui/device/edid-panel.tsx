@@ -8,6 +8,7 @@ import type { Command } from "@/core/job";
 import { edidAgainstDevice, takeOverEdid } from "@/core/survey";
 import { edidWords, listedDifferenceWords } from "@/core/text";
 import styles from "./device.module.css";
+import { deviceWords } from "@/ui/words";
 
 interface Read {
   readonly edid: Edid;
@@ -22,14 +23,14 @@ export function EdidPanel({ device, onEdit }: { device: Device; onEdit: (command
   const [trouble, setTrouble] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const take = (bytes: Uint8Array) => {
-    if (bytes.length > MOST_BYTES) return setTrouble(`An EDID has at most ${MOST_BYTES} bytes; this has ${bytes.length}.`);
+    if (bytes.length > MOST_BYTES) return setTrouble(deviceWords.edidTooLong(MOST_BYTES, bytes.length));
     const { bytes: raw } = edidBytesOf(bytes);
     const found = raw.length >= 128 ? readBytes(raw) : null;
     setRead(found);
-    setTrouble(found ? null : `An EDID begins with 128 bytes; only ${raw.length} were understood there.`);
+    setTrouble(found ? null : deviceWords.edidTooShort(raw.length));
   };
   const takeFile = async (given: File | undefined) => {
-    if (given && given.size > MOST_BYTES * 8) return setTrouble(`${given.name} is far larger than any EDID.`);
+    if (given && given.size > MOST_BYTES * 8) return setTrouble(deviceWords.fileTooLarge(given.name));
     if (given) take(new Uint8Array(await given.arrayBuffer()));
   };
   const differences = read ? edidAgainstDevice(device, read.edid) : [];
@@ -44,9 +45,9 @@ export function EdidPanel({ device, onEdit }: { device: Device; onEdit: (command
       }}
     >
       <div className={styles.drop}>
-        <p className={styles.quiet}>Drop an EDID file here, choose one, or paste its hexadecimal digits.</p>
+        <p className={styles.quiet}>{deviceWords.dropAnEdid}</p>
         <Input.TextArea
-          aria-label={`EDID of ${device.name} as hexadecimal digits`}
+          aria-label={deviceWords.edidAsHex(device.name)}
           autoSize={{ minRows: 2, maxRows: 4 }}
           maxLength={200_000}
           placeholder="00 FF FF FF FF FF FF 00 …"
@@ -60,7 +61,7 @@ export function EdidPanel({ device, onEdit }: { device: Device; onEdit: (command
           onChange={(event) => void takeFile(event.target.files?.[0]).finally(() => (event.target.value = ""))}
         />
         <Button size="small" onClick={() => file.current?.click()}>
-          Choose a file
+          {deviceWords.chooseAFile}
         </Button>
       </div>
       <p aria-live="assertive" className={styles.trouble}>
@@ -68,22 +69,22 @@ export function EdidPanel({ device, onEdit }: { device: Device; onEdit: (command
       </p>
       {read ? (
         <>
-          <section aria-label="What the EDID says">
-            <h3>{device.edid ? "Taken over earlier" : "What it says"}</h3>
+          <section aria-label={deviceWords.whatTheEdidSays}>
+            <h3>{device.edid ? deviceWords.takenOverEarlier : deviceWords.whatItSays}</h3>
             {edidWords(read.report).map((line) => (
               <p key={line}>{line}</p>
             ))}
           </section>
-          <section aria-label="Where it differs">
-            <h3>Where it differs from what the job knows</h3>
-            {differences.length === 0 ? <p>In no sound coding.</p> : null}
+          <section aria-label={deviceWords.whereItDiffers}>
+            <h3>{deviceWords.whereItDiffersFromTheJob}</h3>
+            {differences.length === 0 ? <p>{deviceWords.inNoSoundCoding}</p> : null}
             <ul className={styles.differences}>
               {differences.map((difference) => (
                 <li key={difference.coding}>{listedDifferenceWords(difference)}</li>
               ))}
             </ul>
           </section>
-          <Button onClick={() => onEdit(takeOverEdid(device, read.edid, read.report))}>Take it over</Button>
+          <Button onClick={() => onEdit(takeOverEdid(device, read.edid, read.report))}>{deviceWords.takeItOver}</Button>
         </>
       ) : null}
     </div>

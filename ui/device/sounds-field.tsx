@@ -4,6 +4,7 @@ import { Checkbox } from "antd";
 import { CODINGS, type Bed, type Coding } from "@/core/facts";
 import type { SoundDescriptor } from "@/core/device";
 import styles from "./device.module.css";
+import { deviceWords } from "@/ui/words";
 
 interface SoundsFieldProps {
   readonly legend: string;
@@ -23,7 +24,7 @@ export function SoundsField({ legend, sounds, onChange }: SoundsFieldProps) {
     <fieldset className={styles.field}>
       <legend>{legend}</legend>
       <Checkbox checked={sounds === null} onChange={(event) => onChange(event.target.checked ? null : [])}>
-        not known yet
+        {deviceWords.notKnownYet}
       </Checkbox>
       {sounds === null
         ? null
@@ -39,7 +40,7 @@ export function SoundsField({ legend, sounds, onChange }: SoundsFieldProps) {
                     checked={row.objects}
                     onChange={(event) => onChange(rows.map((one) => (one === row ? { ...row, objects: event.target.checked } : one)))}
                   >
-                    objects
+                    {deviceWords.objects}
                   </Checkbox>
                 ) : null}
               </span>

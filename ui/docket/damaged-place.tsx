@@ -6,6 +6,7 @@ import { useState } from "react";
 import { OutsideFrame } from "@/ui/frame";
 import styles from "./docket.module.css";
 import { salvageJob } from "./requests";
+import { docketWords } from "@/ui/words";
 
 interface DamagedPlaceProps {
   readonly id: string;
@@ -31,25 +32,25 @@ export function DamagedPlace({ id, troubles, saved, leftOut, text }: DamagedPlac
   return (
     <OutsideFrame>
       <main className={styles.damaged}>
-        <h2>The stored document of this job does not read</h2>
-        <p>It is shown as it lies in the database and cannot be edited here. Nothing of it is thrown away.</p>
+        <h2>{docketWords.damagedHeading}</h2>
+        <p>{docketWords.damagedWords}</p>
         <ul>
           {troubles.slice(0, MOST_TROUBLES).map((trouble) => (
             <li key={trouble}>{trouble}</li>
           ))}
         </ul>
-        <p>{saved ?? "Neither the document nor the log of its edits gives a job; its text can still be saved as it is."}</p>
-        {leftOut.length ? <p>Left out would be: {leftOut.join(", ")}.</p> : null}
+        <p>{saved ?? docketWords.nothingToSave}</p>
+        {leftOut.length ? <p>{docketWords.leftOutWouldBe(leftOut)}</p> : null}
         <div className={styles.damagedActs}>
           {saved ? (
             <Button type="primary" onClick={() => void salvage()}>
-              Make a new job of what reads
+              {docketWords.makeNewJob}
             </Button>
           ) : null}
-          <Button href={`/api/jobs/${id}/document`}>Save the text as it is</Button>
+          <Button href={`/api/jobs/${id}/document`}>{docketWords.saveTheText}</Button>
         </div>
         <p aria-live="assertive">{notice}</p>
-        <pre tabIndex={0} aria-label="The stored text">
+        <pre tabIndex={0} aria-label={docketWords.theStoredText}>
           {text.slice(0, MOST_TEXT)}
         </pre>
       </main>

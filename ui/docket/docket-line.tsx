@@ -4,9 +4,10 @@ import { Button } from "antd";
 import { Copy, Download, Trash2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import type { DocketLine } from "@/core/report";
-import { nextActWords, plural } from "@/core/text";
+import { nextActWords } from "@/core/text";
 import { CordThumbnail, VerdictMark } from "@/ui/kit";
 import styles from "./docket.module.css";
+import { docketWords } from "@/ui/words";
 
 /** What can be done with a job from its line. */
 export interface LineActs {
@@ -31,7 +32,7 @@ export function DocketLineRow({ line, acts }: { line: DocketLine; acts: LineActs
       )}
       <span className={styles.phase}>
         {line.phase}
-        <span>{line.summary ? nextActWords(line.summary.next) : "damaged: open it to save what reads"}</span>
+        <span>{line.summary ? nextActWords(line.summary.next) : docketWords.damagedOpenIt}</span>
       </span>
       <Worst line={line} />
       <Acts line={line} acts={acts} />
@@ -42,23 +43,23 @@ export function DocketLineRow({ line, acts }: { line: DocketLine; acts: LineActs
 const Name = ({ line }: { line: DocketLine }) => (
   <>
     <b dir="auto">{line.name}</b>
-    <span dir="auto">{line.customer || "no customer noted"}</span>
+    <span dir="auto">{line.customer || docketWords.noCustomerNoted}</span>
   </>
 );
 
 /** What holds a job up, in a few words each. */
 function holdUps({ summary, missingParts }: DocketLine): readonly string[] {
   return [
-    ...(summary?.waiting ? [`${plural(summary.waiting, "fact")} to find out`] : []),
-    ...(summary?.unknown ? [`${plural(summary.unknown, "row")} not known`] : []),
-    ...(missingParts ? [`${plural(missingParts, "part")} missing`] : []),
+    ...(summary?.waiting ? [docketWords.toFindOut(summary.waiting)] : []),
+    ...(summary?.unknown ? [docketWords.notKnown(summary.unknown)] : []),
+    ...(missingParts ? [docketWords.missing(missingParts)] : []),
   ];
 }
 
 function Worst({ line }: { line: DocketLine }) {
   const { summary } = line;
   if (!summary?.worst)
-    return <span className={styles.nothing}>{summary ? "no player noted yet" : "the stored document does not read"}</span>;
+    return <span className={styles.nothing}>{summary ? docketWords.noPlayerNotedYet : docketWords.documentDoesNotRead}</span>;
   const { arrival, spoken, flag } = summary.worst;
   const held = holdUps(line);
   return (
@@ -66,7 +67,7 @@ function Worst({ line }: { line: DocketLine }) {
       <CordThumbnail arrival={arrival} label={spoken} />
       <span className={styles.worst}>
         <VerdictMark verdict={arrival.verdict} />
-        <span title={flag ?? undefined}>{flag ?? (summary.whole === summary.rows ? `all ${summary.rows} rows whole` : "")}</span>
+        <span title={flag ?? undefined}>{flag ?? (summary.whole === summary.rows ? docketWords.allRowsWhole(summary.rows) : "")}</span>
         {held.length ? <span className={styles.held}>{held.join(" · ")}</span> : null}
       </span>
     </>
@@ -77,12 +78,8 @@ function Acts({ line, acts }: { line: DocketLine; acts: LineActs }) {
   if (acts.inBin)
     return (
       <span className={styles.lineActs}>
-        <Button
-          icon={<Undo2 size={16} aria-hidden />}
-          onClick={() => acts.onRestore(line)}
-          aria-label={`Put ${line.name} back into the docket`}
-        >
-          Put it back
+        <Button icon={<Undo2 size={16} aria-hidden />} onClick={() => acts.onRestore(line)} aria-label={docketWords.restoreJob(line.name)}>
+          {docketWords.putItBack}
         </Button>
       </span>
     );
@@ -92,23 +89,23 @@ function Acts({ line, acts }: { line: DocketLine; acts: LineActs }) {
         type="text"
         onClick={() => acts.onCopy(line)}
         icon={<Copy size={16} aria-hidden />}
-        aria-label={`Copy ${line.name}`}
-        title="Copy as a new job"
+        aria-label={docketWords.copyJob(line.name)}
+        title={docketWords.copyAsANewJob}
         disabled={!line.summary}
       />
       <Button
         type="text"
         href={line.summary ? `/api/jobs/${line.id}/export` : `/api/jobs/${line.id}/document`}
         icon={<Download size={16} aria-hidden />}
-        aria-label={`Export ${line.name} as a file`}
-        title="Export as a file"
+        aria-label={docketWords.exportJob(line.name)}
+        title={docketWords.exportAsAFile}
       />
       <Button
         type="text"
         onClick={() => acts.onBin(line)}
         icon={<Trash2 size={16} aria-hidden />}
-        aria-label={`Put ${line.name} into the bin`}
-        title="Put into the bin"
+        aria-label={docketWords.binJob(line.name)}
+        title={docketWords.putIntoTheBin}
       />
     </span>
   );

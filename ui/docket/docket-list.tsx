@@ -7,6 +7,7 @@ import type { DocketLine } from "@/core/report";
 import styles from "./docket.module.css";
 import { DocketLineRow, type LineActs } from "./docket-line";
 import { useDocketLines, type Docket, type DocketQuery } from "./use-docket-lines";
+import { docketWords } from "@/ui/words";
 
 const LINE_PX = 84;
 const AHEAD = 8;
@@ -29,7 +30,7 @@ export function DocketList({ docket, query, acts }: { docket: Docket; query: Doc
   useEffect(() => need(from, to), [need, from, to]);
   return (
     <main ref={scroller} className={styles.book} tabIndex={-1}>
-      <ul className={styles.lines} style={{ height: virtual.getTotalSize() }} aria-label="Jobs by the day of their visit">
+      <ul className={styles.lines} style={{ height: virtual.getTotalSize() }} aria-label={docketWords.jobsByDay}>
         {items.map(({ index, start }) => {
           const line = lineAt(index);
           const before = index > 0 ? lineAt(index - 1) : null;
@@ -53,7 +54,7 @@ export function DocketList({ docket, query, acts }: { docket: Docket; query: Doc
 }
 
 function DayName({ day }: { day: DocketLine["visitOn"] }): ReactNode {
-  if (!day) return <h2>No day agreed</h2>;
+  if (!day) return <h2>{docketWords.noDayAgreed}</h2>;
   const date = dayjs(day);
   return (
     <h2>

@@ -5,7 +5,6 @@ import { FilePlus2, FileUp } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useMemo, useRef, useState } from "react";
-import { plural } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
 import { EmptyPlace, useChosen } from "@/ui/kit";
 import styles from "./docket.module.css";
@@ -15,6 +14,7 @@ import { DocketSearch } from "./docket-search";
 import { binJob, copyJob, importJob, restoreJob } from "./requests";
 import type { Docket, DocketQuery } from "./use-docket-lines";
 import { useFileDrop } from "./use-file-drop";
+import { docketWords } from "@/ui/words";
 
 const NewJobDialog = dynamic(() => import("./new-job-dialog").then((module) => module.NewJobDialog), { ssr: false });
 
@@ -49,7 +49,7 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
     onBin: (line) => {
       const put = async () => {
         const outcome = await binJob(line.id);
-        setNotice(outcome.ok ? { words: `${line.name} lies in the bin.`, binned: line.id } : { words: outcome.refusal });
+        setNotice(outcome.ok ? { words: docketWords.liesInTheBin(line.name), binned: line.id } : { words: outcome.refusal });
         router.refresh();
       };
       void put();
@@ -57,8 +57,8 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
     onRestore: (line) => void putBack(line.id),
     onCopy: (line) => {
       const copy = async () => {
-        const outcome = await copyJob(line.id, `${line.name.slice(0, 290)}, copy`);
-        setNotice({ words: outcome.ok ? `${line.name} was copied; the copy stands under “No day agreed”.` : outcome.refusal });
+        const outcome = await copyJob(line.id, docketWords.copyOf(line.name.slice(0, 290)));
+        setNotice({ words: outcome.ok ? docketWords.wasCopied(line.name) : outcome.refusal });
         router.refresh();
       };
       void copy();
@@ -78,10 +78,10 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
             data-testid="job-file"
           />
           <Button icon={<FileUp size={16} aria-hidden />} onClick={() => file.current?.click()}>
-            Import a job file
+            {docketWords.importAJobFile}
           </Button>
           <Button type="primary" icon={<FilePlus2 size={16} aria-hidden />} onClick={() => setNaming(true)}>
-            New job
+            {docketWords.newJob}
           </Button>
         </>
       }
@@ -90,7 +90,7 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
         <div className={styles.bar}>
           <DocketSearch q={q} phase={phase} bin={bin} onSearch={show} />
           <p className={styles.count} role="status">
-            {bin ? `${plural(docket.total, "job")} in the bin` : plural(docket.total, "job")}
+            {bin ? docketWords.jobsInTheBin(docket.total) : docketWords.jobs(docket.total)}
           </p>
         </div>
         <div aria-live="assertive">
@@ -99,7 +99,7 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
               {notice.words}
               {notice.binned === undefined ? null : (
                 <Button size="small" onClick={() => void putBack(notice.binned ?? "")}>
-                  Put it back
+                  {docketWords.putItBack}
                 </Button>
               )}
             </p>
@@ -112,7 +112,7 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
             <EmptyDocket searched={q !== "" || phase !== null} bin={bin} onNew={() => setNaming(true)} />
           </main>
         )}
-        {isOver ? <p className={styles.dropHere}>Let go: the file becomes a new job.</p> : null}
+        {isOver ? <p className={styles.dropHere}>{docketWords.letGoOfTheFile}</p> : null}
       </div>
       {naming || asked !== null ? <NewJobDialog onClose={() => (setNaming(false), setAsked(null))} /> : null}
     </OutsideFrame>
@@ -125,19 +125,15 @@ const addressOf = ({ q, phase, bin }: DocketQuery): string => {
 };
 
 function EmptyDocket({ searched, bin, onNew }: { searched: boolean; bin: boolean; onNew: () => void }) {
-  if (bin && !searched) return <EmptyPlace heading="The bin is empty" words="Jobs put into the bin lie here until they are put back." />;
+  if (bin && !searched) return <EmptyPlace heading={docketWords.theBinIsEmpty} words={docketWords.binWords} />;
   return (
     <EmptyPlace
-      heading={searched ? "No job answers to that" : "The first job stands here"}
-      words={
-        searched
-          ? "Search looks through everything typed in a job: names, rooms, devices, labels, wishes and notes."
-          : "Start a job from a common room or from nothing, or drop a job file anywhere on this page."
-      }
+      heading={searched ? docketWords.noJobAnswersToThat : docketWords.theFirstJobStandsHere}
+      words={searched ? docketWords.searchWords : docketWords.emptyDocket}
     >
       {searched ? null : (
         <Button type="primary" onClick={onNew}>
-          New job
+          {docketWords.newJob}
         </Button>
       )}
     </EmptyPlace>

@@ -7,6 +7,7 @@ import { useEffect, useRef } from "react";
 import { PHASES } from "@/core/job";
 import styles from "./docket.module.css";
 import type { DocketQuery } from "./use-docket-lines";
+import { docketWords } from "@/ui/words";
 
 const PAUSE_MS = 150;
 
@@ -35,8 +36,8 @@ export function DocketSearch({ q, phase, bin, onSearch }: DocketSearchProps) {
     <search className={styles.search}>
       <Input
         ref={input}
-        aria-label="Find a job by anything typed in it"
-        placeholder="Find by anything typed in a job"
+        aria-label={docketWords.findAJob}
+        placeholder={docketWords.findPlaceholder}
         defaultValue={q}
         maxLength={200}
         allowClear
@@ -45,22 +46,22 @@ export function DocketSearch({ q, phase, bin, onSearch }: DocketSearchProps) {
         onChange={(event) => typed(event.target.value)}
       />
       <select
-        aria-label="Phase"
+        aria-label={docketWords.phase}
         value={phase ?? "all"}
         onChange={(event) => onSearch({ phase: PHASES.find((name) => name === event.target.value) ?? null })}
       >
-        <option value="all">every phase</option>
+        <option value="all">{docketWords.everyPhase}</option>
         {PHASES.map((name) => (
           <option key={name}>{name}</option>
         ))}
       </select>
       <select
-        aria-label="Docket or bin"
+        aria-label={docketWords.docketOrBin}
         value={bin ? "bin" : "docket"}
         onChange={(event) => onSearch({ bin: event.target.value === "bin" })}
       >
-        <option value="docket">in the docket</option>
-        <option value="bin">in the bin</option>
+        <option value="docket">{docketWords.inTheDocket}</option>
+        <option value="bin">{docketWords.inTheBin}</option>
       </select>
     </search>
   );

@@ -6,8 +6,9 @@ import { useState } from "react";
 import { TEMPLATES } from "@/core/template";
 import styles from "./docket.module.css";
 import { createJob } from "./requests";
+import { docketWords } from "@/ui/words";
 
-const BEGINNINGS = [{ id: null, name: "Nothing yet", summary: "An empty room; devices come from the shelf" }, ...TEMPLATES] as const;
+const BEGINNINGS = [{ id: null, name: docketWords.nothingYet, summary: docketWords.emptyRoom }, ...TEMPLATES] as const;
 
 /** Asks for the name of a new job and what it begins with, and opens its first place. */
 export function NewJobDialog({ onClose }: { onClose: () => void }) {
@@ -18,7 +19,7 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
   const [busy, setBusy] = useState(false);
   const start = async () => {
     if (name.trim() === "") {
-      setTrouble("Give the job a name, so that it can be found again.");
+      setTrouble(docketWords.nameNeeded);
       return;
     }
     setBusy(true);
@@ -28,9 +29,17 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
     else setTrouble(outcome.refusal);
   };
   return (
-    <Modal title="New job" open okText="Start" onOk={() => void start()} confirmLoading={busy} onCancel={onClose} width={640}>
+    <Modal
+      title={docketWords.newJob}
+      open
+      okText={docketWords.start}
+      onOk={() => void start()}
+      confirmLoading={busy}
+      onCancel={onClose}
+      width={640}
+    >
       <label className={styles.field}>
-        Name of the job
+        {docketWords.nameOfTheJob}
         <Input
           value={name}
           maxLength={300}
@@ -44,7 +53,7 @@ export function NewJobDialog({ onClose }: { onClose: () => void }) {
         {trouble}
       </p>
       <fieldset className={styles.beginnings}>
-        <legend>It begins with</legend>
+        <legend>{docketWords.itBeginsWith}</legend>
         {BEGINNINGS.map((beginning) => (
           <label key={beginning.id ?? "nothing"} className={beginning.id === template ? styles.beginningChosen : styles.beginning}>
             <input type="radio" name="beginning" checked={beginning.id === template} onChange={() => setTemplate(beginning.id)} />

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { askServer } from "@/ui/kit";
+import { docketWords } from "@/ui/words";
 
 const Made = z.object({ id: z.string() });
 
@@ -17,7 +18,7 @@ export const copyJob = (id: string, name: string) => make("/api/jobs", JSON.stri
 export async function importJob(file: File): Promise<Outcome<{ id: string }, string>> {
   const isZip = /\.zip$/i.test(file.name) || file.type === "application/zip";
   const outcome = await make("/api/jobs/import", file, isZip ? "application/zip" : "application/json");
-  return outcome.ok ? outcome : refused(`${file.name} was not taken in. ${outcome.refusal}`);
+  return outcome.ok ? outcome : refused(docketWords.wasNotTakenIn(file.name, outcome.refusal));
 }
 
 export const binJob = (id: string) => askServer(`/api/jobs/${id}`, { method: "DELETE" });

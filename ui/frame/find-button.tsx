@@ -5,6 +5,7 @@ import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
 import type { FindEntry } from "./find-dialog";
 import styles from "./frame.module.css";
+import { frameWords } from "@/ui/words";
 
 const load = () => import("./find-dialog").then((module) => module.FindDialog);
 const FindDialog = dynamic(load, { ssr: false });
@@ -31,10 +32,10 @@ export function FindButton({ entries }: { entries: () => readonly FindEntry[] })
         onClick={() => setOpen(true)}
         onPointerEnter={() => void load()}
         onFocus={() => void load()}
-        title="Find a job, place, device or act (Ctrl K)"
+        title={frameWords.findWithKeys}
       >
         <Search size={16} aria-hidden />
-        Find
+        {frameWords.find}
       </button>
       {open ? <FindDialog entries={entries()} onClose={() => setOpen(false)} /> : null}
     </>

@@ -5,6 +5,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { z } from "zod";
 import { askServer, PickList } from "@/ui/kit";
+import { frameWords } from "@/ui/words";
 
 /** Something that can be gone to or done from anywhere. */
 export interface FindEntry {
@@ -25,18 +26,18 @@ export function FindDialog({ entries, onClose }: { entries: readonly FindEntry[]
   const jobs = useJobs(words).map(({ id, name, customer }): FindEntry => ({
     key: `job ${id}`,
     name,
-    detail: customer ? `job, ${customer}` : "job",
+    detail: customer ? frameWords.job(customer) : "job",
     run: () => router.push(`/jobs/${id}`),
   }));
   const all = [...entries, ...jobs];
   return (
-    <Modal title="Find" open onCancel={onClose} footer={null} width={620}>
+    <Modal title={frameWords.find} open onCancel={onClose} footer={null} width={620}>
       <PickList
-        label="Find a job, place, device or act"
-        listLabel="Found"
-        placeholder="a job, a place, a device, an act …"
+        label={frameWords.findLabel}
+        listLabel={frameWords.found}
+        placeholder={frameWords.findPlaceholder}
         rows={all}
-        nothing="Nothing here answers to that."
+        nothing={frameWords.nothingAnswers}
         onWords={setWords}
         onPick={(key) => {
           onClose();

@@ -6,13 +6,14 @@ import type { ReactNode } from "react";
 import { ThemeSwitch } from "@/ui/theme";
 import { FindButton } from "./find-button";
 import styles from "./frame.module.css";
+import { frameWords } from "@/ui/words";
 
 /** The places outside the jobs. */
 const OUTSIDE = [
-  { href: "/", name: "Docket" },
-  { href: "/shelf", name: "Shelf" },
-  { href: "/stock", name: "Van stock" },
-  { href: "/settings", name: "Settings" },
+  { href: "/", name: frameWords.docket },
+  { href: "/shelf", name: frameWords.shelf },
+  { href: "/stock", name: frameWords.vanStock },
+  { href: "/settings", name: frameWords.settings },
 ] as const;
 
 /** The one line on top of the places outside the jobs, and the page below it. */
@@ -22,7 +23,7 @@ export function OutsideFrame({ acts, children }: { acts?: ReactNode; children: R
   return (
     <div className={styles.frame}>
       <header className={styles.top}>
-        <nav aria-label="Places outside the jobs" className={styles.places}>
+        <nav aria-label={frameWords.placesOutsideTheJobs} className={styles.places}>
           {OUTSIDE.map(({ href, name }) => (
             <Link
               key={href}
@@ -38,8 +39,8 @@ export function OutsideFrame({ acts, children }: { acts?: ReactNode; children: R
           {acts}
           <FindButton
             entries={() => [
-              ...OUTSIDE.map(({ href, name }) => ({ key: href, name, detail: "place", run: () => router.push(href) })),
-              { key: "new", name: "New job", detail: "act", run: () => router.push("/?new=1") },
+              ...OUTSIDE.map(({ href, name }) => ({ key: href, name, detail: frameWords.place, run: () => router.push(href) })),
+              { key: "new", name: frameWords.newJob, detail: frameWords.act, run: () => router.push("/?new=1") },
             ]}
           />
           <ThemeSwitch />

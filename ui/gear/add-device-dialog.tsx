@@ -9,6 +9,7 @@ import { useIntents, useJob } from "@/ui/job";
 import { PickList } from "@/ui/kit";
 import { usePreferences } from "@/ui/preferences";
 import { useOwnDevices } from "@/ui/shelf";
+import { gearWords } from "@/ui/words";
 
 interface AddDeviceDialogProps {
   /** The device whose place the new one takes; null: it is added. */
@@ -26,7 +27,7 @@ export function AddDeviceDialog({ replacing, onClose, onAdded }: AddDeviceDialog
   const own = useOwnDevices() ?? [];
   const fits = ({ role }: { readonly role: Device["role"] }) => !old || role === old.role;
   const rows = [
-    ...own.filter(({ device }) => fits(device)).map(({ id, device }) => ({ key: id, name: device.name, detail: "your own" })),
+    ...own.filter(({ device }) => fits(device)).map(({ id, device }) => ({ key: id, name: device.name, detail: gearWords.yourOwn })),
     ...SHELF.filter(fits).map(({ archetype, name, summary }) => ({ key: archetype, name, detail: summary })),
   ];
 
@@ -46,18 +47,18 @@ export function AddDeviceDialog({ replacing, onClose, onAdded }: AddDeviceDialog
   };
   return (
     <Modal
-      title={replacing ? `What takes the place of ${deviceName(job, replacing)}?` : "Add a device from the shelf"}
+      title={replacing ? gearWords.whatTakesThePlaceOf(deviceName(job, replacing)) : gearWords.addFromTheShelf}
       open
       onCancel={onClose}
       footer={null}
       width={620}
     >
       <PickList
-        label="Find on the shelf"
-        listLabel="Shelf"
-        placeholder="streamer, bar, eARC, projector …"
+        label={gearWords.findOnTheShelf}
+        listLabel={gearWords.shelf}
+        placeholder={gearWords.findPlaceholder}
         rows={rows}
-        nothing="Nothing on the shelf answers to that."
+        nothing={gearWords.nothingAnswers}
         onPick={take}
       />
     </Modal>

@@ -9,6 +9,7 @@ import { Choice, SocketShape } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./gear.module.css";
 import { socketMarks } from "./socket-marks";
+import { gearWords } from "@/ui/words";
 
 interface BackPlateProps {
   readonly device: Device;
@@ -26,7 +27,7 @@ export const BackPlate = memo(function BackPlate({ device, chosen, onChoose }: B
             {device.name}
           </b>
         </button>
-        <ul className={styles.plate} aria-label={`Back plate of ${device.name}`}>
+        <ul className={styles.plate} aria-label={gearWords.backPlateOf(device.name)}>
           {device.ports.map((port) => (
             <Socket key={port.id} device={device.id} port={port} />
           ))}
@@ -73,7 +74,7 @@ function pluggedPlace(job: Job, end: CableEnd): string {
   const other = otherEnd(job, end);
   if (other) return `${deviceName(job, other.device)} ${socketPrint(job, other)}`;
   const stick = coveringStick(job, end);
-  return stick ? `covered by ${deviceName(job, stick)}` : "free";
+  return stick ? gearWords.coveredBy(deviceName(job, stick)) : "free";
 }
 
 /** "eARC is set to on", as found beside as planned. */
@@ -84,10 +85,10 @@ const SettingLine = memo(function SettingLine({ device, setting }: { device: Dev
   const changed = setting.planned !== null && setting.planned !== setting.found;
   return (
     <li className={styles.setting}>
-      <span title={`Look in: ${fact.lookIn}`}>{fact.name}</span>
+      <span title={gearWords.lookInMenu(fact.lookIn)}>{fact.name}</span>
       <Choice
         size="small"
-        label={`${fact.name} at ${device.name}, as planned`}
+        label={gearWords.atAsPlanned(fact.name, device.name)}
         value={planned ?? "unknown"}
         onChange={(value) =>
           edit({
@@ -99,14 +100,14 @@ const SettingLine = memo(function SettingLine({ device, setting }: { device: Dev
           })
         }
         options={[
-          ...(planned === null ? [{ value: "unknown", label: "not known", disabled: true }] : []),
+          ...(planned === null ? [{ value: "unknown", label: gearWords.notKnown, disabled: true }] : []),
           ...setting.options.map((value) => ({ value, label: optionLabel(setting.key, value) })),
         ]}
         popupMatchSelectWidth={230}
         variant={changed ? "outlined" : "filled"}
       />
       <span className={styles.found}>
-        {changed ? `found: ${setting.found === null ? "not known" : optionLabel(setting.key, setting.found)}` : ""}
+        {changed ? gearWords.found(setting.found === null ? gearWords.notKnown : optionLabel(setting.key, setting.found)) : ""}
       </span>
     </li>
   );

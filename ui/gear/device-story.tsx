@@ -12,12 +12,13 @@ import { keepOnShelf } from "@/ui/shelf";
 import styles from "./device-story.module.css";
 import { PhotosTab } from "./photos-tab";
 import { SettingsTable } from "./settings-table";
+import { gearWords } from "@/ui/words";
 
 const SHOWN = [
-  { key: "settings", name: "Settings" },
-  { key: "facts", name: "What it can" },
-  { key: "edid", name: "EDID" },
-  { key: "photos", name: "Photos" },
+  { key: "settings", name: gearWords.settings },
+  { key: "facts", name: gearWords.whatItCan },
+  { key: "edid", name: gearWords.edid },
+  { key: "photos", name: gearWords.photos },
 ] as const;
 type Shown = (typeof SHOWN)[number]["key"];
 
@@ -27,21 +28,21 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
   const [wanted, show] = useChosen("show");
   const chosen: Shown = SHOWN.find(({ key }) => key === wanted)?.key ?? "settings";
   const photos = useJob((state) => state.job.attachments).filter((row) => row.device === device.id).length;
-  const tabs = SHOWN.map((tab) => (tab.key === "photos" && photos ? { ...tab, name: `Photos, ${photos}` } : tab));
+  const tabs = SHOWN.map((tab) => (tab.key === "photos" && photos ? { ...tab, name: gearWords.photosCounted(photos) } : tab));
   return (
     <div className={styles.story}>
       <KeptText
-        label="Name of the device"
+        label={gearWords.nameOfTheDevice}
         className={styles.name}
         value={device.name}
         limit={300}
         onKeep={(name) => edit({ kind: "rename-device", device: device.id, name })}
       />
       <p className={styles.quiet}>
-        {(device.archetype && findArchetype(device.archetype)?.summary) ?? "Spelled out by hand."}
+        {(device.archetype && findArchetype(device.archetype)?.summary) ?? gearWords.spelledOutByHand}
         <Differences device={device} />
       </p>
-      <Tabs label={`About ${device.name}`} tabs={tabs} chosen={chosen} onChoose={show}>
+      <Tabs label={gearWords.about(device.name)} tabs={tabs} chosen={chosen} onChoose={show}>
         {chosen === "settings" ? <SettingsTab device={device} /> : null}
         {chosen === "facts" ? <FactsTab device={device} /> : null}
         {chosen === "edid" ? <EdidPanel device={device} onEdit={edit} /> : null}
@@ -55,7 +56,7 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
 function Differences({ device }: { device: Device }) {
   const differences = differencesFromArchetype(device);
   const words = differences && differenceWords(device, differences);
-  return words ? ` Differs from its class: ${words}.` : null;
+  return words ? gearWords.differsFromItsClass(words) : null;
 }
 
 /** What it plays, where sound comes from, and its settings at the three moments of the job. */
@@ -68,10 +69,10 @@ function SettingsTab({ device }: { device: Device }) {
       {device.speakers ? <SpeakersField device={device} /> : null}
       {device.speakers ? (
         isSystem ? (
-          <p>Sound of this job should come from here.</p>
+          <p>{gearWords.soundComesFromHere}</p>
         ) : (
           <Button size="small" onClick={() => edit({ kind: "edit-brief", fields: { soundSystem: device.id } })}>
-            Let the sound come from here
+            {gearWords.letSoundComeFromHere}
           </Button>
         )
       ) : null}
@@ -92,7 +93,7 @@ function FactsTab({ device }: { device: Device }) {
       <PassesList device={device} />
       {device.attachedLeads.length ? (
         <section>
-          <h3>Leads that are part of it</h3>
+          <h3>{gearWords.attachedLeads}</h3>
           <p>{leadsWords(device)}</p>
         </section>
       ) : null}
@@ -106,10 +107,10 @@ function PlaceFields({ device }: { device: Device }) {
   const { edit } = useIntents();
   return (
     <div className={styles.pair}>
-      <span>It</span>
+      <span>{gearWords.itIs}</span>
       <Choice
         size="small"
-        label={`Where ${device.name} comes from`}
+        label={gearWords.whereComesFrom(device.name)}
         value={device.supply}
         options={SUPPLY_OPTIONS}
         onChange={(supply) => edit({ kind: "edit-device", device: device.id, fields: { supply } })}
@@ -117,9 +118,12 @@ function PlaceFields({ device }: { device: Device }) {
       {rooms.length ? (
         <Choice
           size="small"
-          label={`Where ${device.name} stands`}
+          label={gearWords.whereStands(device.name)}
           value={device.room ?? ""}
-          options={[{ value: "", label: "place not noted" }, ...rooms.map(({ id, name }) => ({ value: id, label: `in ${name}` }))]}
+          options={[
+            { value: "", label: gearWords.placeNotNoted },
+            ...rooms.map(({ id, name }) => ({ value: id, label: gearWords.inRoom(name) })),
+          ]}
           onChange={(room) => edit({ kind: "edit-device", device: device.id, fields: { room: room || null } })}
         />
       ) : null}
@@ -133,11 +137,11 @@ function DeviceActs({ device, onReplace }: { device: Device; onReplace: () => vo
   return (
     <div className={styles.acts}>
       <Button size="small" onClick={onReplace}>
-        Replace with another …
+        {gearWords.replaceWithAnother}
       </Button>
       <KeepButton device={device} />
       <Button size="small" danger onClick={() => edit(removeWithCables(job, device.id))}>
-        Remove
+        {gearWords.remove}
       </Button>
     </div>
   );
@@ -148,11 +152,11 @@ function KeepButton({ device }: { device: Device }) {
   const { say } = useIntents();
   const keep = async () => {
     const outcome = await keepOnShelf(device);
-    say(outcome.ok ? `${device.name} is kept on the shelf for other jobs.` : outcome.refusal);
+    say(outcome.ok ? gearWords.isKeptOnTheShelf(device.name) : outcome.refusal);
   };
   return (
     <Button size="small" onClick={() => void keep()}>
-      Keep on the shelf
+      {gearWords.keepOnTheShelf}
     </Button>
   );
 }
@@ -164,26 +168,26 @@ function SpeakersField({ device }: { device: Device }) {
   const set = (bed: typeof speakers.bed, heights: number) => edit({ kind: "set-speakers", device: device.id, bed, heights });
   return (
     <section>
-      <h3>Speakers</h3>
+      <h3>{gearWords.speakers}</h3>
       <div className={styles.pair}>
         <Choice
           size="small"
-          label="Speaker bed"
+          label={gearWords.speakerBed}
           value={speakers.bed}
           options={BED_IDS.map((bed) => ({ value: bed, label: bed }))}
           onChange={(bed) => set(bed, speakers.heights)}
         />
-        <span>and</span>
+        <span>{gearWords.bedAndHeights}</span>
         <InputNumber
           size="small"
-          aria-label="Height speakers"
+          aria-label={gearWords.heightSpeakers}
           min={0}
           max={6}
           precision={0}
           value={speakers.heights}
           onChange={(heights) => heights !== null && set(speakers.bed, heights)}
         />
-        <span>heights</span>
+        <span>{gearWords.heights}</span>
       </div>
     </section>
   );
@@ -203,10 +207,12 @@ function ContentsField({ device, source }: { device: Device; source: Source }) {
     });
   return (
     <section>
-      <h3>Plays from {source.name}</h3>
+      <h3>
+        {gearWords.playsFrom} {source.name}
+      </h3>
       <Choice
         mode="multiple"
-        label={`What ${device.name} plays from ${source.name}`}
+        label={gearWords.whatPlaysFrom(device.name, source.name)}
         className={styles.wide ?? ""}
         value={source.contents.map(({ id }) => id)}
         onChange={choose}
@@ -224,7 +230,7 @@ function ContentsField({ device, source }: { device: Device; source: Source }) {
             })
           }
         >
-          stays silent over Bluetooth
+          {gearWords.staysSilentOverBluetooth}
         </Checkbox>
       ) : null}
     </section>
@@ -237,7 +243,7 @@ function PassesList({ device }: { device: Device }) {
   if (lines.length === 0) return null;
   return (
     <section>
-      <h3>Hands on</h3>
+      <h3>{gearWords.handsOn}</h3>
       {lines.map((line) => (
         <p key={line}>{line}</p>
       ))}

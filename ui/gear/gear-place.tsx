@@ -13,14 +13,15 @@ import { BackPlate } from "./back-plate";
 import { DeviceStory } from "./device-story";
 import styles from "./gear.module.css";
 import { WalkDialog } from "./walk-dialog";
+import { gearWords } from "@/ui/words";
 
 const TableDialog = dynamic(() => import("./table-dialog").then((module) => module.TableDialog), { ssr: false });
 
 const LANES = [
-  { role: "player", heading: "Players" },
-  { role: "box", heading: "Boxes between" },
-  { role: "screen", heading: "Screens" },
-  { role: "sound", heading: "Sound systems" },
+  { role: "player", heading: gearWords.players },
+  { role: "box", heading: gearWords.boxesBetween },
+  { role: "screen", heading: gearWords.screens },
+  { role: "sound", heading: gearWords.soundSystems },
 ] as const;
 
 type Dialog = { readonly kind: "add"; readonly replacing: string | null } | { readonly kind: "table" } | { readonly kind: "walk" };
@@ -49,14 +50,14 @@ export function GearPlace() {
       type="primary"
       icon={<Plus size={16} aria-hidden />}
       onClick={() => setOpened({ kind: "add", replacing: null })}
-      title="Add a device (A)"
+      title={gearWords.addADeviceA}
     >
-      Add a device
+      {gearWords.addADevice}
     </Button>
   );
   return (
     <Sheet
-      marginLabel="The chosen device"
+      marginLabel={gearWords.theChosenDevice}
       margin={
         chosen ? <DeviceStory key={chosen.id} device={chosen} onReplace={() => setOpened({ kind: "add", replacing: chosen.id })} /> : null
       }
@@ -67,26 +68,23 @@ export function GearPlace() {
         </>
       }
     >
-      <h2 className="for-ears-only">Gear</h2>
+      <h2 className="for-ears-only">{gearWords.gear}</h2>
       <div className={styles.tools}>
         <Button icon={<ListPlus size={16} aria-hidden />} onClick={() => setOpened({ kind: "table" })}>
-          Devices from a table
+          {gearWords.devicesFromATable}
         </Button>
         <Button
           icon={<Footprints size={16} aria-hidden />}
           disabled={devices.length === 0}
           onClick={() => setOpened({ kind: "walk" })}
-          title="Write down the plugs (W)"
+          title={gearWords.writeDownThePlugsW}
         >
-          Write down the plugs
+          {gearWords.writeDownThePlugs}
         </Button>
         <OpenCount />
       </div>
       {devices.length === 0 ? (
-        <EmptyPlace
-          heading="Nothing noted in this room yet"
-          words="Each device gets its back plate here: sockets with their print, what is in them, and its settings as sentences."
-        >
+        <EmptyPlace heading={gearWords.nothingNotedInThisRoom} words={gearWords.emptyGear}>
           {add}
         </EmptyPlace>
       ) : (
@@ -118,7 +116,7 @@ function OpenCount() {
   if (count === 0) return null;
   return (
     <Link href={`/jobs/${id}/brief`} className={styles.openCount}>
-      <Search size={14} aria-hidden /> {count} to find out on site
+      <Search size={14} aria-hidden /> {gearWords.toFindOutOnSite(count)}
     </Link>
   );
 }

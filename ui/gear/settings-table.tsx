@@ -4,6 +4,7 @@ import { optionLabel, settingFact } from "@/core/facts";
 import { effectiveSetting, type Device, type Setting, type SettingState } from "@/core/device";
 import { useIntents } from "@/ui/job";
 import styles from "./device-story.module.css";
+import { gearWords } from "@/ui/words";
 
 const STATES = ["found", "planned", "left"] as const;
 
@@ -12,12 +13,12 @@ export function SettingsTable({ device }: { device: Device }) {
   if (device.settings.length === 0) return null;
   return (
     <section>
-      <h3>Settings as found, planned and left</h3>
+      <h3>{gearWords.settingsByState}</h3>
       <ul className={styles.settings}>
         {device.settings.map((setting) => (
           <li key={setting.key}>
             <b>{settingFact(setting.key).name}</b>
-            <span>look in: {settingFact(setting.key).lookIn}</span>
+            <span>{gearWords.lookIn(settingFact(setting.key).lookIn)}</span>
             <div>
               {STATES.map((state) => (
                 <StateField key={state} device={device} setting={setting} state={state} />
@@ -37,13 +38,13 @@ function StateField({ device, setting, state }: { device: Device; setting: Setti
     <label>
       {state}
       <select
-        aria-label={`${settingFact(setting.key).name}, as ${state}`}
+        aria-label={gearWords.settingAs(settingFact(setting.key).name, state)}
         value={setting[state] ?? ""}
         onChange={(event) =>
           edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
         }
       >
-        <option value="">{state === "found" || !follows ? "not known" : `(${optionLabel(setting.key, follows)})`}</option>
+        <option value="">{state === "found" || !follows ? gearWords.notKnown : `(${optionLabel(setting.key, follows)})`}</option>
         {setting.options.map((option) => (
           <option key={option} value={option}>
             {optionLabel(setting.key, option)}

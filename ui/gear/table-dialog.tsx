@@ -4,9 +4,10 @@ import { Button, Input, Modal } from "antd";
 import Papa from "papaparse";
 import { useMemo, useRef, useState } from "react";
 import { addTable, readDeviceTable } from "@/core/survey";
-import { plural, tableTroubleSentence } from "@/core/text";
+import { tableTroubleSentence } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./table-dialog.module.css";
+import { gearWords } from "@/ui/words";
 
 const MOST_CHARACTERS = 200_000;
 const MOST_LINES = 150;
@@ -21,32 +22,29 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
   const lines = useMemo(() => (text.trim() ? readDeviceTable(job, cellsOf(text)) : []), [job, text]);
   const command = lines.length <= MOST_LINES ? addTable(lines) : null;
   const take = (typed: string) => {
-    setTrouble(typed.length > MOST_CHARACTERS ? "That is more than a table of devices; at most 200,000 letters are read." : null);
+    setTrouble(typed.length > MOST_CHARACTERS ? gearWords.tableTooLong : null);
     setText(typed.slice(0, MOST_CHARACTERS));
   };
   const good = lines.filter(({ device }) => device !== null).length;
   return (
     <Modal
-      title="Devices from a table"
+      title={gearWords.devicesFromATable}
       open
       width={820}
       onCancel={onClose}
-      okText={`Add ${plural(good, "device")}`}
+      okText={gearWords.addDevices(good)}
       okButtonProps={{ disabled: command === null }}
       onOk={() => {
         if (command && edit(command)) onClose();
       }}
     >
       <div className={styles.table}>
-        <p>
-          Paste from a spreadsheet, or choose a CSV file. The first line heads the columns: <code>kind</code>, and if you like{" "}
-          <code>name</code>, <code>maker</code>, <code>room</code>, <code>note</code>. The kind is a word or two that the shelf answers to.
-        </p>
+        <p>{gearWords.pasteTable}</p>
         <Input.TextArea
-          aria-label="Table of devices"
+          aria-label={gearWords.tableOfDevices}
           value={text}
           rows={6}
-          placeholder={"kind\tname\troom\ntv-earc\tBig TV\tLiving room"}
+          placeholder={gearWords.tableExample}
           onChange={(event) => take(event.target.value)}
         />
         <input
@@ -62,17 +60,17 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
           }}
         />
         <Button size="small" onClick={() => file.current?.click()}>
-          Choose a file
+          {gearWords.chooseAFile}
         </Button>
         <p aria-live="assertive" className={styles.trouble}>
-          {trouble ?? (lines.length > MOST_LINES ? `A table may have ${MOST_LINES} devices; this has ${lines.length}.` : null)}
+          {trouble ?? (lines.length > MOST_LINES ? gearWords.tooManyDevices(MOST_LINES, lines.length) : null)}
         </p>
         {lines.length ? (
           <table>
             <thead>
               <tr>
-                <th scope="col">Line</th>
-                <th scope="col">Becomes</th>
+                <th scope="col">{gearWords.line}</th>
+                <th scope="col">{gearWords.becomes}</th>
               </tr>
             </thead>
             <tbody>

@@ -9,6 +9,7 @@ import { PickList, type PickRow } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { socketMarks } from "./socket-marks";
 import styles from "./walk-dialog.module.css";
+import { gearWords } from "@/ui/words";
 
 const NOTHING = "nothing";
 const AS_WRITTEN = "as-written";
@@ -36,27 +37,25 @@ export function WalkDialog({ onClose }: { onClose: () => void }) {
     else if (edit(joinSockets(job, end, { device, port }))) goOn(end);
   };
   return (
-    <Modal title="What is plugged where" open onCancel={onClose} footer={null} width={680} destroyOnHidden>
+    <Modal title={gearWords.whatIsPluggedWhere} open onCancel={onClose} footer={null} width={680} destroyOnHidden>
       {stop ? (
         <div className={styles.walk}>
-          <p className={styles.count}>
-            {met.length} of {stops.length} sockets walked
-          </p>
+          <p className={styles.count}>{gearWords.socketsWalked(met.length, stops.length)}</p>
           <SocketHead job={job} end={stop.end} />
           <PickList
             key={keyOf(stop.end)}
-            label={`What is plugged into ${socketName(job, stop.end)}`}
-            listLabel="Other ends"
-            placeholder="a few letters of the other end; Enter goes on"
+            label={gearWords.whatIsPluggedInto(socketName(job, stop.end))}
+            listLabel={gearWords.otherEnds}
+            placeholder={gearWords.walkPlaceholder}
             rows={rowsFor(job, stop.end)}
-            nothing="No socket answers to that."
+            nothing={gearWords.noSocketAnswersToThat}
             onPick={(key) => pick(stop.end, key)}
           />
           <div className={styles.acts}>
             <Button onClick={back} disabled={met.length === 0}>
-              One back
+              {gearWords.oneBack}
             </Button>
-            <Button onClick={onClose}>Leave it here</Button>
+            <Button onClick={onClose}>{gearWords.leaveItHere}</Button>
           </div>
         </div>
       ) : (
@@ -85,8 +84,8 @@ function rowsFor(job: Job, end: CableEnd): readonly PickRow[] {
   if (cable) {
     const other = cable.from.device === end.device && cable.from.port === end.port ? cable.to : cable.from;
     return [
-      { key: AS_WRITTEN, name: `As written: ${socketName(job, other)}`, detail: cableClassName(cable.class) },
-      { key: PULL, name: "Not so: pull it out", detail: "then choose what is really there" },
+      { key: AS_WRITTEN, name: gearWords.asWritten(socketName(job, other)), detail: cableClassName(cable.class) },
+      { key: PULL, name: gearWords.notSoPullItOut, detail: gearWords.thenChoose },
     ];
   }
   const others = job.devices.flatMap((device) =>
@@ -95,7 +94,7 @@ function rowsFor(job: Job, end: CableEnd): readonly PickRow[] {
       .filter((other) => whyNotPlug(job, end, other) === null)
       .map((other): PickRow => ({ key: keyOf(other), name: socketName(job, other), detail: "" })),
   );
-  return [{ key: NOTHING, name: "Nothing is plugged in", detail: "Enter goes on" }, ...others];
+  return [{ key: NOTHING, name: gearWords.nothingIsPluggedIn, detail: gearWords.enterGoesOn }, ...others];
 }
 
 /** The list that comes of the walk. */
@@ -103,7 +102,7 @@ function Written({ job, onClose }: { job: Job; onClose: () => void }) {
   const lines = job.cables.map((cable) => `${socketName(job, cable.from)} → ${socketName(job, cable.to)}`);
   return (
     <div className={styles.walk}>
-      <p>Every socket was walked. What is plugged where:</p>
+      <p>{gearWords.everySocketWalked}</p>
       <ol className={styles.lines}>
         {lines.map((line) => (
           <li key={line} dir="auto">
@@ -112,9 +111,9 @@ function Written({ job, onClose }: { job: Job; onClose: () => void }) {
         ))}
       </ol>
       <div className={styles.acts}>
-        <Button onClick={() => void navigator.clipboard.writeText(lines.join("\n"))}>Copy as text</Button>
+        <Button onClick={() => void navigator.clipboard.writeText(lines.join("\n"))}>{gearWords.copyAsText}</Button>
         <Button type="primary" autoFocus onClick={onClose}>
-          Done
+          {gearWords.done}
         </Button>
       </div>
     </div>

@@ -4,6 +4,7 @@ import { Button } from "antd";
 import { upperFirst } from "@/core/text";
 import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
+import { jobWords } from "@/ui/words";
 
 /** What two windows changed differently: both are shown, and nothing is lost until one is chosen. */
 export function Conflicts() {
@@ -11,19 +12,17 @@ export function Conflicts() {
   const { settle } = useIntents();
   if (conflicts.length === 0) return null;
   return (
-    <section className={styles.conflicts} aria-label="Changed in two windows" role="alert">
-      <b>Changed here and in another window</b>
+    <section className={styles.conflicts} aria-label={jobWords.changedInTwoWindows} role="alert">
+      <b>{jobWords.changedHereAndThere}</b>
       <ul>
         {conflicts.map((conflict) => (
           <li key={`${conflict.mine} ${conflict.theirs}`}>
-            <span>
-              Here: {upperFirst(conflict.mine)}. There: {upperFirst(conflict.theirs)}.
-            </span>
+            <span>{jobWords.hereAndThere(upperFirst(conflict.mine), upperFirst(conflict.theirs))}</span>
             <Button size="small" onClick={() => settle(conflict, "mine")}>
-              Keep this one
+              {jobWords.keepThisOne}
             </Button>
             <Button size="small" onClick={() => settle(conflict, "theirs")}>
-              Take the other
+              {jobWords.takeTheOther}
             </Button>
           </li>
         ))}

@@ -2,10 +2,11 @@
 
 import { Button } from "antd";
 import { Redo2, Undo2 } from "lucide-react";
-import { deviceName, plural, rowWords, VERDICT_WORDS } from "@/core/text";
+import { deviceName, rowWords, VERDICT_WORDS } from "@/core/text";
 import { VerdictShape } from "@/ui/kit";
 import styles from "./effect-line.module.css";
 import { useIntents, useJob } from "./job-context";
+import { jobWords } from "@/ui/words";
 
 /** What the last edit did to the board, on whatever page it was made, with the way back. */
 export function EffectLine() {
@@ -20,15 +21,15 @@ export function EffectLine() {
           icon={<Undo2 size={16} aria-hidden />}
           disabled={!done}
           onClick={undo}
-          aria-label={done ? `Undo: ${done.words}` : "Nothing to undo"}
-          title={done ? `Undo: ${done.words}` : "Nothing to undo"}
+          aria-label={done ? jobWords.undo(done.words) : jobWords.nothingToUndo}
+          title={done ? jobWords.undo(done.words) : jobWords.nothingToUndo}
         />
         <Button
           icon={<Redo2 size={16} aria-hidden />}
           disabled={!undone}
           onClick={redo}
-          aria-label={undone ? `Redo: ${undone.words}` : "Nothing to redo"}
-          title={undone ? `Redo: ${undone.words}` : "Nothing to redo"}
+          aria-label={undone ? jobWords.redo(undone.words) : jobWords.nothingToRedo}
+          title={undone ? jobWords.redo(undone.words) : jobWords.nothingToRedo}
         />
       </span>
       <div aria-live="polite" className={styles.words}>
@@ -52,24 +53,20 @@ function Moved() {
   if (!effect) return null;
   const moved = [...effect.lowers, ...effect.lifts].flatMap((id) => board.filter((arrival) => arrival.id === id));
   const [first, ...rest] = moved;
-  if (!first) return <span className={styles.quiet}>The board stays as it was.</span>;
+  if (!first) return <span className={styles.quiet}>{jobWords.boardStays}</span>;
   const was = effect.before.find(({ id }) => id === first.id);
   return (
     <span className={styles.moved}>
       {deviceName(job, first.player)}, {rowWords(first)}: {was ? `${VERDICT_WORDS[was.verdict]} → ` : ""}
       <VerdictShape verdict={first.verdict} size={13} /> {VERDICT_WORDS[first.verdict]}
-      {rest.length ? `, and ${plural(rest.length, "more row")}` : ""}
+      {rest.length ? jobWords.andMore(rest.length) : ""}
     </span>
   );
 }
 
 function BoardTally() {
   const board = useJob((state) => state.board);
-  if (board.length === 0) return <span className={styles.quiet}>Nothing plays here yet.</span>;
+  if (board.length === 0) return <span className={styles.quiet}>{jobWords.nothingPlaysHereYet}</span>;
   const whole = board.filter(({ verdict }) => verdict === "full").length;
-  return (
-    <span className={styles.quiet}>
-      {whole} of {plural(board.length, "row")} on the board {whole === 1 ? "arrives" : "arrive"} whole.
-    </span>
-  );
+  return <span className={styles.quiet}>{jobWords.wholeOf(whole, board.length)}</span>;
 }

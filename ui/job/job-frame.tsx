@@ -15,6 +15,7 @@ import { useFindEntries } from "./use-find-entries";
 import { SaveStateMark } from "./save-state-mark";
 import { ShortcutSheet } from "./shortcut-sheet";
 import { useJobShortcuts } from "./use-job-shortcuts";
+import { jobWords } from "@/ui/words";
 
 /** The one line on top of every place of a job, and the page below it. */
 export function JobFrame({ children }: { children: ReactNode }) {
@@ -26,7 +27,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
     <div className={styles.frame}>
       <header className={styles.top}>
         <JobName />
-        <nav aria-label="Places of this job" className={styles.places}>
+        <nav aria-label={jobWords.placesOfThisJob} className={styles.places}>
           {PLACES.map(({ phase, places }) => (
             <div key={phase} className={styles.phase}>
               <span className={styles.phaseName}>{phase}</span>
@@ -44,8 +45,8 @@ export function JobFrame({ children }: { children: ReactNode }) {
             type="button"
             className={styles.plain}
             onClick={() => setSheetOpen(true)}
-            aria-label="Keyboard shortcuts"
-            title="Keyboard shortcuts (?)"
+            aria-label={jobWords.keyboardShortcuts}
+            title={jobWords.keyboardShortcutsWithKey}
           >
             <Keyboard size={18} aria-hidden />
           </button>
@@ -77,7 +78,7 @@ function Notice() {
         <p className={styles.notice}>
           {notice}
           <button type="button" className={styles.plain} onClick={clearNotice}>
-            Understood
+            {jobWords.understood}
           </button>
         </p>
       ) : null}

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { PHASES, type Job } from "@/core/job";
 import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
+import { jobWords } from "@/ui/words";
 
 type Particulars = Pick<Job, "name" | "customer" | "visitOn" | "phase" | "brief">;
 
@@ -16,12 +17,12 @@ export function JobName() {
   return (
     <div className={styles.name}>
       <Link href="/" className={styles.docketLink}>
-        Docket
+        {jobWords.docket}
       </Link>
       <span aria-hidden className={styles.slash}>
         /
       </span>
-      <button type="button" className={styles.jobName} title={`${job.name}: name, customer, visit`} onClick={() => setOpen(true)}>
+      <button type="button" className={styles.jobName} title={jobWords.nameCustomerVisit(job.name)} onClick={() => setOpen(true)}>
         <h1>{job.name}</h1>
       </button>
       {open ? <ParticularsDialog job={job} onClose={() => setOpen(false)} /> : null}
@@ -45,22 +46,22 @@ function ParticularsDialog({ job, onClose }: { job: Particulars; onClose: () => 
     if (keys.length === 0 || edit({ kind: "edit-job", fields })) onClose();
   };
   return (
-    <Modal title="The job’s particulars" open onOk={keep} okText="Keep" onCancel={onClose}>
+    <Modal title={jobWords.theJobsParticulars} open onOk={keep} okText={jobWords.keep} onCancel={onClose}>
       <div className={styles.particulars}>
         <label>
-          Name
+          {jobWords.name}
           <Input value={draft.name} maxLength={300} autoFocus onChange={(event) => set({ name: event.target.value })} onPressEnter={keep} />
         </label>
         <label>
-          Customer
+          {jobWords.customer}
           <Input value={draft.customer} maxLength={300} onChange={(event) => set({ customer: event.target.value })} onPressEnter={keep} />
         </label>
         <label>
-          Day of the visit
+          {jobWords.dayOfTheVisit}
           <input type="date" value={draft.visitOn ?? ""} onChange={(event) => set({ visitOn: event.target.value || null })} />
         </label>
         <label>
-          Phase
+          {jobWords.phase}
           <select
             value={draft.phase}
             onChange={(event) => set({ phase: PHASES.find((phase) => phase === event.target.value) ?? draft.phase })}
@@ -71,7 +72,7 @@ function ParticularsDialog({ job, onClose }: { job: Particulars; onClose: () => 
           </select>
         </label>
         <label>
-          What the household wishes
+          {jobWords.whatTheHouseholdWishes}
           <Input.TextArea
             rows={4}
             value={draft.brief.wishes}

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { applyAll, Job } from "@/core/job";
 import { rebase, type JobStore } from "./job-store";
+import { jobWords } from "@/ui/words";
 
 const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), document: Job });
 const Saved = z.object({ revision: z.number(), updatedAt: z.string() });
@@ -46,7 +47,7 @@ export function startSaving(store: JobStore): () => void {
       });
       await take(response, count);
     } catch {
-      store.setState({ save: { kind: "waiting", why: "The server does not answer; your edits wait here and are saved when it does." } });
+      store.setState({ save: { kind: "waiting", why: jobWords.serverAway } });
       soon(RETRY_MS);
     } finally {
       busy = false;
@@ -74,10 +75,10 @@ export function startSaving(store: JobStore): () => void {
       rebase(store, { job: current.document, revision: current.revision, updatedAt: current.updatedAt });
       soon(0);
     } else if (response.status >= 500) {
-      throw new Error("not now");
+      throw new Error(jobWords.notNow);
     } else {
       const told = Told.safeParse(answer);
-      store.setState({ save: { kind: "waiting", why: told.success ? told.data.detail : "The server refused this save." } });
+      store.setState({ save: { kind: "waiting", why: told.success ? told.data.detail : jobWords.saveRefused } });
     }
   }
 

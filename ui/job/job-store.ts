@@ -3,6 +3,7 @@ import { solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import { applyCommand, type Command, type Job } from "@/core/job";
 import { movedRows, type MovedRows } from "@/core/plan";
 import { commandWords, refusalSentence, upperFirst } from "@/core/text";
+import { jobWords } from "@/ui/words";
 
 /** An edit that can be taken back, by its name. */
 export interface Step {
@@ -81,7 +82,7 @@ export function undo(store: JobStore): void {
   const { done, undone } = store.getState();
   const last = done.at(-1);
   if (last)
-    change(store, last.command, `undone: ${last.words}`, (inverse) => ({
+    change(store, last.command, jobWords.undone(last.words), (inverse) => ({
       done: done.slice(0, -1),
       undone: [...undone, { words: last.words, command: inverse }],
     }));
@@ -91,7 +92,7 @@ export function redo(store: JobStore): void {
   const { done, undone } = store.getState();
   const last = undone.at(-1);
   if (last)
-    change(store, last.command, `done again: ${last.words}`, (inverse) => ({
+    change(store, last.command, jobWords.doneAgain(last.words), (inverse) => ({
       done: [...done, { words: last.words, command: inverse }],
       undone: undone.slice(0, -1),
     }));
@@ -161,8 +162,8 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
     unsaved: kept,
     done,
     undone: [],
-    effect: { words: "Changed in another window", ...movedRows(board, after.rows), before: board },
-    notice: lost.length ? `The job was changed in another window, where this could not be done again: ${lost.join("; ")}` : null,
+    effect: { words: jobWords.changedInAnotherWindow, ...movedRows(board, after.rows), before: board },
+    notice: lost.length ? jobWords.couldNotBeDoneAgain(lost.join("; ")) : null,
     ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
   });
 }

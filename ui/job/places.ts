@@ -1,17 +1,18 @@
+import { jobWords } from "@/ui/words";
 /** The places of a job, under the phases in working order. Only those that exist. */
 export const PLACES = [
   {
-    phase: "Survey",
+    phase: jobWords.survey,
     places: [
-      { path: "brief", name: "Brief", key: "0" },
-      { path: "gear", name: "Gear", key: "1" },
+      { path: "brief", name: jobWords.brief, key: "0" },
+      { path: "gear", name: jobWords.gear, key: "1" },
     ],
   },
   {
-    phase: "Design",
+    phase: jobWords.design,
     places: [
-      { path: "patch", name: "Patch", key: "2" },
-      { path: "arrivals", name: "Arrivals", key: "3" },
+      { path: "patch", name: jobWords.patch, key: "2" },
+      { path: "arrivals", name: jobWords.arrivals, key: "3" },
     ],
   },
 ] as const;

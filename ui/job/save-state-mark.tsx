@@ -5,6 +5,7 @@ import { useSyncExternalStore } from "react";
 import type { SaveState } from "./job-store";
 import { useJob } from "./job-context";
 import styles from "./job-frame.module.css";
+import { jobWords } from "@/ui/words";
 
 const never = () => () => undefined;
 
@@ -30,10 +31,10 @@ export function SaveStateMark() {
 function wordsOf(save: SaveState, inBrowser: boolean): string {
   switch (save.kind) {
     case "saved":
-      return inBrowser ? `saved ${dayjs(save.at).format("HH:mm")}` : "saved";
+      return inBrowser ? jobWords.saved(dayjs(save.at).format("HH:mm")) : "saved";
     case "saving":
-      return "saving …";
+      return jobWords.saving;
     case "waiting":
-      return "not saved yet";
+      return jobWords.notSavedYet;
   }
 }

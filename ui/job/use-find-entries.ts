@@ -6,6 +6,7 @@ import type { FindEntry } from "@/ui/frame";
 import { useThemeChoice } from "@/ui/theme";
 import { useIntents, useJobStore } from "./job-context";
 import { PLACES } from "./places";
+import { jobWords } from "@/ui/words";
 
 /** Everything of the open job that can be gone to or done; made when it is asked for. */
 export function useFindEntries(openSheet: () => void): () => readonly FindEntry[] {
@@ -20,39 +21,39 @@ export function useFindEntries(openSheet: () => void): () => readonly FindEntry[
     const next = undone.at(-1);
     return [
       ...PLACES.flatMap(({ phase, places }) =>
-        places.map(({ path, name }): FindEntry => ({ key: path, name, detail: `place, ${phase.toLowerCase()}`, run: goTo(path) })),
+        places.map(({ path, name }): FindEntry => ({ key: path, name, detail: jobWords.place(phase.toLowerCase()), run: goTo(path) })),
       ),
       ...job.devices.map((device): FindEntry => ({
         key: `device ${device.id}`,
         name: device.name,
-        detail: "device",
+        detail: jobWords.device,
         run: goTo(`gear?device=${device.id}`),
       })),
       ...board.map((row): FindEntry => ({
         key: `row ${row.id}`,
         name: `${deviceName(job, row.player)}, ${rowWords(row)}`,
-        detail: `row, ${VERDICT_WORDS[row.verdict].toLowerCase()}`,
+        detail: jobWords.row(VERDICT_WORDS[row.verdict].toLowerCase()),
         run: goTo(`arrivals?row=${encodeURIComponent(row.id)}`),
       })),
       ...job.cables.map((cable): FindEntry => ({
         key: `cable ${cable.id}`,
         name: upperFirst(cableShortName(job, cable.id)),
-        detail: "cable",
+        detail: jobWords.cable,
         run: goTo(`patch?cable=${cable.id}`),
       })),
-      ...(last ? [{ key: "undo", name: `Undo: ${last.words}`, detail: "act", run: undo }] : []),
-      ...(next ? [{ key: "redo", name: `Redo: ${next.words}`, detail: "act", run: redo }] : []),
-      { key: "add", name: "Add a device", detail: "act", run: goTo("gear?add=1") },
+      ...(last ? [{ key: "undo", name: jobWords.undo(last.words), detail: jobWords.act, run: undo }] : []),
+      ...(next ? [{ key: "redo", name: jobWords.redo(next.words), detail: jobWords.act, run: redo }] : []),
+      { key: "add", name: jobWords.addADevice, detail: jobWords.act, run: goTo("gear?add=1") },
       {
         key: "theme",
-        name: theme === "dim" ? "Daylight theme" : "Dim room theme",
-        detail: "act",
+        name: theme === "dim" ? jobWords.daylightTheme : jobWords.dimRoomTheme,
+        detail: jobWords.act,
         run: () => setTheme(theme === "dim" ? "day" : "dim"),
       },
-      { key: "keys", name: "Keys", detail: "the shortcut sheet", run: openSheet },
-      { key: "new", name: "New job", detail: "act, outside the job", run: () => router.push("/?new=1") },
-      { key: "docket", name: "Docket", detail: "place, outside the job", run: () => router.push("/") },
-      { key: "stock", name: "Van stock", detail: "place, outside the job", run: () => router.push("/stock") },
+      { key: "keys", name: jobWords.keys, detail: jobWords.theShortcutSheet, run: openSheet },
+      { key: "new", name: jobWords.newJob, detail: jobWords.actOutsideTheJob, run: () => router.push("/?new=1") },
+      { key: "docket", name: jobWords.docket, detail: jobWords.placeOutsideTheJob, run: () => router.push("/") },
+      { key: "stock", name: jobWords.vanStock, detail: jobWords.placeOutsideTheJob, run: () => router.push("/stock") },
     ];
   };
 }

@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { kitWords } from "@/ui/words";
 
 const Told = z.object({ detail: z.string() });
 
-const AWAY = "The server does not answer. Nothing was changed; try again when it does.";
+const AWAY = kitWords.serverAway;
 
 /** Asks the server; its answer as it came, or one sentence that says why there is none. */
 export async function askServer(url: string, init: RequestInit): Promise<Outcome<unknown, string>> {

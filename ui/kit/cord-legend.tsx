@@ -3,15 +3,16 @@ import styles from "./cord-legend.module.css";
 import { CordView } from "./cord";
 import type { CordPiece, Texture } from "./cord-model";
 import { VerdictMark } from "./verdict-mark";
+import { kitWords } from "@/ui/words";
 
 const TEXTURES: readonly { texture: Texture; words: string; ring?: boolean }[] = [
-  { texture: "lossless", words: "lossless" },
-  { texture: "lossy", words: "lossy, as the maker coded it" },
-  { texture: "re-encoded", words: "coded again on the way: a second lossy generation, notched where it was done" },
-  { texture: "analogue", words: "analogue" },
-  { texture: "upmixed", words: "filled by an upmixer; restores nothing" },
-  { texture: "never-sent", words: "could have come, was never sent; the ring stands at the hop that forbids it", ring: true },
-  { texture: "unknown", words: "not known from here on" },
+  { texture: "lossless", words: kitWords.lossless },
+  { texture: "lossy", words: kitWords.lossyNative },
+  { texture: "re-encoded", words: kitWords.codedAgain },
+  { texture: "analogue", words: kitWords.analogue },
+  { texture: "upmixed", words: kitWords.upmixed },
+  { texture: "never-sent", words: kitWords.neverSent, ring: true },
+  { texture: "unknown", words: kitWords.notKnownFromHere },
 ];
 const VERDICTS: readonly Verdict[] = ["full", "reduced", "silent", "no-picture", "unknown"];
 
@@ -19,15 +20,12 @@ const VERDICTS: readonly Verdict[] = ["full", "reduced", "silent", "no-picture",
 export function CordLegend() {
   return (
     <div className={styles.legend}>
-      <p>
-        A cord has one string for each channel, from the top: left, right, centre, bass effects (LFE), left and right surround, left and
-        right back. The zigzag above them stands for objects. Strings that are sent and then lost end in a ring at the hop that loses them.
-      </p>
+      <p>{kitWords.cordWords}</p>
       <ul>
         {TEXTURES.map(({ texture, words, ring = false }) => (
           <Sample key={texture} pieces={[{ string: "L", from: 0, to: 1, texture, ring }]} words={words} />
         ))}
-        <Sample pieces={[{ string: "objects", from: 0, to: 1, texture: "lossless", ring: false }]} words="objects" />
+        <Sample pieces={[{ string: "objects", from: 0, to: 1, texture: "lossless", ring: false }]} words={kitWords.objects} />
       </ul>
       <ul className={styles.verdicts}>
         {VERDICTS.map((verdict) => (

@@ -4,6 +4,7 @@ import { Modal } from "antd";
 import { useState } from "react";
 import { CordLegend } from "./cord-legend";
 import styles from "./cord-legend.module.css";
+import { kitWords } from "@/ui/words";
 
 /** Opens the one explanation of the strings. */
 export function LegendButton() {
@@ -11,9 +12,9 @@ export function LegendButton() {
   return (
     <>
       <button type="button" className={styles.open} onClick={() => setOpen(true)}>
-        How to read the strings
+        {kitWords.howToReadTheStrings}
       </button>
-      <Modal title="How to read the strings" open={open} onCancel={() => setOpen(false)} footer={null} width={640} destroyOnHidden>
+      <Modal title={kitWords.howToReadTheStrings} open={open} onCancel={() => setOpen(false)} footer={null} width={640} destroyOnHidden>
         <CordLegend />
       </Modal>
     </>

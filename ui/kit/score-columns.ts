@@ -3,6 +3,7 @@ import type { Arrival, Hop } from "@/core/chain";
 import { findPort, type Job } from "@/core/job";
 import { deviceName } from "@/core/text";
 import type { CordStop } from "./cord-model";
+import { kitWords } from "@/ui/words";
 
 /** A bar line of the score with its heading. */
 export interface ScoreColumn {
@@ -60,7 +61,7 @@ export function scoreColumns(job: Job, arrivals: readonly Arrival[]): readonly S
   }
   const heading = (key: string): string => {
     if (key === START) return "leaves";
-    if (key === SYSTEM) return arrivals[0]?.system ? deviceName(job, arrivals[0].system) : "sound system";
+    if (key === SYSTEM) return arrivals[0]?.system ? deviceName(job, arrivals[0].system) : kitWords.soundSystem;
     return key.startsWith("device:") ? deviceName(job, key.slice("device:".length)) : linkHeading(job, arrivals, key.slice("link:".length));
   };
   return [...depth].sort(([, a], [, b]) => a - b).map(([key]) => ({ key, heading: heading(key) }));

@@ -1,8 +1,9 @@
 import type { Supply } from "@/core/device";
+import { kitWords } from "@/ui/words";
 
 /** Where a part comes from, as it is chosen. */
 export const SUPPLY_OPTIONS: { value: Supply; label: string }[] = [
-  { value: "there", label: "is there" },
-  { value: "van", label: "from the van" },
-  { value: "buy", label: "to buy" },
+  { value: "there", label: kitWords.isThere },
+  { value: "van", label: kitWords.fromTheVan },
+  { value: "buy", label: kitWords.toBuy },
 ];

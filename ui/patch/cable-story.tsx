@@ -8,12 +8,13 @@ import { Choice, KeptText, SUPPLY_OPTIONS } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { LengthField } from "@/ui/preferences";
 import styles from "./patch.module.css";
+import { patchWords } from "@/ui/words";
 
 const WIRES = [
-  { value: "earc", label: "the made pair (eARC)" },
-  { value: "arc", label: "the single wire (ARC)" },
-  { value: "none", label: "none" },
-  { value: "unknown", label: "not known" },
+  { value: "earc", label: patchWords.theMadePairEarc },
+  { value: "arc", label: patchWords.theSingleWireArc },
+  { value: "none", label: patchWords.none },
+  { value: "unknown", label: patchWords.notKnown },
 ] as const;
 
 /** A cable as an object: its ends, class, length, direction, return wires and label. */
@@ -24,14 +25,12 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
   const set = (fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "label" | "tags" | "supply">>) =>
     edit({ kind: "edit-cable", cable: cable.id, fields });
   return (
-    <section className={styles.desk} aria-label="The chosen cable">
-      <h3>
-        {deviceName(job, cable.from.device)} to {deviceName(job, cable.to.device)}
-      </h3>
+    <section className={styles.desk} aria-label={patchWords.theChosenCable}>
+      <h3>{patchWords.cableBetween(deviceName(job, cable.from.device), deviceName(job, cable.to.device))}</h3>
       <EndField cable={cable} end="from" />
       <EndField cable={cable} end="to" />
       <label>
-        Class
+        {patchWords.classWord}
         <Choice
           value={cable.class}
           options={(out && into ? classesJoining(out.connector, into.connector) : []).map((id) => ({
@@ -39,44 +38,49 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
             label: cableClassFact(id).name,
           }))}
           onChange={(chosen) => set({ class: chosen, returnWires: cableClassFact(chosen).assures })}
-          label="Class of the cable"
+          label={patchWords.classOfTheCable}
         />
       </label>
       <label>
-        Length
-        <LengthField label="Length" value={cable.lengthM} onChange={(lengthM) => lengthM !== null && set({ lengthM })} />
+        {patchWords.length}
+        <LengthField label={patchWords.length} value={cable.lengthM} onChange={(lengthM) => lengthM !== null && set({ lengthM })} />
       </label>
       {out?.connector === "hdmi" ? (
         <label>
-          Return wires
+          {patchWords.returnWires}
           <Choice
             value={cable.returnWires ?? "unknown"}
             options={[...WIRES]}
             onChange={(value: ReturnWires | "unknown") => set({ returnWires: value === "unknown" ? null : value })}
-            label="Return wires of the cable"
+            label={patchWords.returnWiresOfTheCable}
           />
         </label>
       ) : null}
       <label>
-        Direction
+        {patchWords.direction}
         <Choice
           value={cable.direction}
           options={[
-            { value: "either", label: "works either way round" },
-            { value: "one-way", label: "one way only" },
+            { value: "either", label: patchWords.worksEitherWayRound },
+            { value: "one-way", label: patchWords.oneWayOnly },
           ]}
           onChange={(direction) => set({ direction })}
-          label="Direction of the cable"
+          label={patchWords.directionOfTheCable}
         />
       </label>
       <label>
-        It
-        <Choice value={cable.supply} options={SUPPLY_OPTIONS} onChange={(supply) => set({ supply })} label="Where the cable comes from" />
+        {patchWords.itIs}
+        <Choice
+          value={cable.supply}
+          options={SUPPLY_OPTIONS}
+          onChange={(supply) => set({ supply })}
+          label={patchWords.whereTheCableComesFrom}
+        />
       </label>
       <label>
-        Mark of the cable
+        {patchWords.markOfTheCable}
         <KeptText
-          label="Mark of the cable"
+          label={patchWords.markOfTheCable}
           value={cable.label}
           limit={80}
           placeholder={cableMark(job, cable)}
@@ -85,9 +89,9 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
       </label>
       {(["from", "to"] as const).map((end) => (
         <label key={end}>
-          Label at {deviceName(job, cable[end].device)}
+          {patchWords.labelAt(deviceName(job, cable[end].device))}
           <KeptText
-            label={`Label at ${deviceName(job, cable[end].device)}`}
+            label={patchWords.labelAt(deviceName(job, cable[end].device))}
             value={cable.tags[end]}
             limit={80}
             placeholder={endTag(job, cable, end)}
@@ -101,7 +105,7 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
           if (edit({ kind: "unplug", cable: cable.id })) onGone();
         }}
       >
-        Pull it out
+        {patchWords.pullItOut}
       </Button>
     </section>
   );
@@ -119,7 +123,7 @@ function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
   const value = (socket: CableEnd) => JSON.stringify(socket);
   return (
     <label>
-      {end === "from" ? "From" : "To"}
+      {end === "from" ? patchWords.from : patchWords.into}
       <Choice
         showSearch={{ optionFilterProp: "label" }}
         value={value(here)}
@@ -128,7 +132,7 @@ function EndField({ cable, end }: { cable: Cable; end: "from" | "to" }) {
           const target = free.find((row) => value(row.end) === chosen)?.end;
           if (target) edit(moveCableEnd(job, cable, end, target));
         }}
-        label={end === "from" ? "The socket it comes from" : "The socket it goes to"}
+        label={end === "from" ? patchWords.theSocketItComesFrom : patchWords.theSocketItGoesTo}
       />
     </label>
   );

@@ -6,6 +6,7 @@ import type { Arrival } from "@/core/chain";
 import { useIntents, useJob } from "@/ui/job";
 import { usePreferences } from "@/ui/preferences";
 import styles from "./patch.module.css";
+import { patchWords } from "@/ui/words";
 
 /** The map as a drawing to print or send, and the plates back to their computed places. */
 export function ExportButtons({ row }: { row: Arrival | null }) {
@@ -17,25 +18,23 @@ export function ExportButtons({ row }: { row: Arrival | null }) {
   const save = async (kind: "svg" | "png") => {
     // The drawing is made only when it is asked for.
     const { savePng, saveSvg } = await import("./export-map");
-    await (kind === "svg" ? saveSvg(print()) : savePng(print())).catch(() =>
-      say("The browser could not make the drawing; the other form may work."),
-    );
+    await (kind === "svg" ? saveSvg(print()) : savePng(print())).catch(() => say(patchWords.drawingFailed));
   };
   const arranged = job.arrangement.filter(({ device }) => job.devices.some(({ id }) => id === device));
   return (
     <div className={styles.exports}>
       <Button size="small" onClick={() => void save("svg")}>
-        Save as SVG
+        {patchWords.saveAsSvg}
       </Button>
       <Button size="small" onClick={() => void save("png")}>
-        Save as PNG
+        {patchWords.saveAsPng}
       </Button>
       {arranged.length ? (
         <Button
           size="small"
           onClick={() => edit({ kind: "batch", commands: arranged.map(({ device }) => ({ kind: "arrange", device, to: null })) })}
         >
-          Lay the plates out anew
+          {patchWords.layThePlatesOutAnew}
         </Button>
       ) : null}
     </div>

@@ -3,6 +3,7 @@
 import { fileStem } from "@/core/text";
 import { saveFile } from "@/ui/kit";
 import { mapSvg, type MapPrint } from "./map-svg";
+import { patchWords } from "@/ui/words";
 
 /** Twice the drawing's own size prints well on a page. */
 const PNG_SCALE = 2;
@@ -26,7 +27,7 @@ export async function savePng(print: Omit<MapPrint, "fonts">): Promise<void> {
     canvas.height = image.naturalHeight * PNG_SCALE;
     canvas.getContext("2d")?.drawImage(image, 0, 0, canvas.width, canvas.height);
     const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
-    if (!blob) throw new Error("The browser made no picture.");
+    if (!blob) throw new Error(patchWords.noPictureMade);
     saveFile(`${fileName(print.job.name)}.png`, "image/png", blob);
   } finally {
     URL.revokeObjectURL(url);

@@ -4,13 +4,14 @@ import { controlFlag, controlSentence, pictureRunWords, POWER_WORDS } from "@/co
 import { addDelays, formatMilliseconds, milliseconds } from "@/core/units";
 import type { CableDrawing } from "./cable-edge";
 import { answerKey } from "./map-context";
+import { patchWords } from "@/ui/words";
 
 /** What the map can show of the wiring, one at a time. */
 export const LAYERS = [
-  { key: "sound", name: "Sound" },
-  { key: "picture", name: "Picture" },
-  { key: "control", name: "Control" },
-  { key: "power", name: "Power" },
+  { key: "sound", name: patchWords.sound },
+  { key: "picture", name: patchWords.picture },
+  { key: "control", name: patchWords.control },
+  { key: "power", name: patchWords.power },
 ] as const;
 export type LayerKey = (typeof LAYERS)[number]["key"];
 
@@ -43,9 +44,7 @@ export function layerOf(job: Job, row: Arrival | null, key: LayerKey): Layer {
         cables: new Map(runs.map(({ cable }) => [cable, LIT])),
         sockets: atInputs(
           job,
-          new Map(
-            runs.map((run) => [run.cable, { words: pictureRunWords(run), sentence: `The picture needs ${pictureRunWords(run)} here` }]),
-          ),
+          new Map(runs.map((run) => [run.cable, { words: pictureRunWords(run), sentence: patchWords.pictureNeeds(pictureRunWords(run)) }])),
         ),
       };
     }
@@ -87,7 +86,7 @@ function soundLayer({ hops }: Arrival): ReadonlyMap<string, CableDrawing> {
   for (const { cable, out, delayMs } of hops) {
     gathered = gathered === null || delayMs === null ? null : addDelays(gathered, delayMs);
     if (cable === null) continue;
-    const words = out ? (gathered === null ? "delay not known" : formatMilliseconds(gathered)) : null;
+    const words = out ? (gathered === null ? patchWords.delayNotKnown : formatMilliseconds(gathered)) : null;
     drawn.set(cable, { line: out ? "strings" : "lost", stream: out, words });
   }
   return drawn;

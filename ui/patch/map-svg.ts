@@ -6,6 +6,7 @@ import { formatLength, type UnitSystem } from "@/core/units";
 import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
 import { passingHeights, PLATE, placePlates, type PlacedPlate } from "./lanes";
 import { layerOf } from "./layers";
+import { patchWords } from "@/ui/words";
 
 /** What is printed beside the map. */
 export interface MapPrint {
@@ -65,7 +66,7 @@ export function mapSvg(print: MapPrint): string {
   const below = bottom - top + MARGIN;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img">`,
-    `<title>${escape(`${print.job.name}: wiring map`)}</title>`,
+    `<title>${escape(patchWords.mapOf(print.job.name))}</title>`,
     print.fonts ? `<style>${print.fonts.replace(/</g, "")}</style>` : "",
     `<rect width="${width}" height="${height}" fill="#fff"/>`,
     `<g transform="translate(${MARGIN - left} ${MARGIN - top})">`,
@@ -179,14 +180,14 @@ function cableList({ job, units }: MapPrint, width: number): readonly string[] {
   const line = (y: number, cells: readonly string[], bold: boolean) =>
     cells.map((cell, index) => textAt(columns[index] ?? 0, y, short(cell, rooms[index] ?? 20), { size: 13, bold }));
   return [
-    ...line(0, ["No.", "Label", "Class", "Length", "From", "To"], true),
+    ...line(0, patchWords.cableColumns, true),
     ...job.cables.flatMap((cable, index) =>
       line(
         (index + 1) * LINE,
         [
           String(index + 1),
           cable.label,
-          `${cableClassFact(cable.class).name}${cable.direction === "one-way" ? ", one way" : ""}`,
+          `${cableClassFact(cable.class).name}${cable.direction === "one-way" ? `, ${patchWords.oneWay}` : ""}`,
           formatLength(cable.lengthM, units),
           socketName(job, cable.from),
           socketName(job, cable.to),
@@ -198,10 +199,10 @@ function cableList({ job, units }: MapPrint, width: number): readonly string[] {
 }
 
 const LEGEND = [
-  { dashes: "", words: "lossless" },
-  { dashes: "9 3", words: "lossy, as the maker coded it" },
-  { dashes: "9 2 9 7", words: "coded again on the way" },
-  { dashes: "2 6", words: "sound of this row stops here" },
+  { dashes: "", words: patchWords.lossless },
+  { dashes: "9 3", words: patchWords.lossyNative },
+  { dashes: "9 2 9 7", words: patchWords.codedAgain },
+  { dashes: "2 6", words: patchWords.soundStops },
 ] as const;
 
 const LEGEND_STEP = 270;
@@ -220,12 +221,12 @@ function legend(): readonly string[] {
       ];
     }),
     stroke(`M${x} ${y + 4}l4 -5 5 5 5 -5 5 5 5 -5 5 5 5 -5 5 5`, 1),
-    textAt(x + 50, y + 7, "objects", { size: 13 }),
+    textAt(x + 50, y + 7, patchWords.objects, { size: 13 }),
   ];
 }
 
 function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number): readonly string[] {
-  const shown = row ? `Strings: ${deviceName(job, row.player)}, ${rowWords(row)}: ${VERDICT_WORDS[row.verdict].toLowerCase()}` : "";
+  const shown = row ? patchWords.stringsOf(deviceName(job, row.player), rowWords(row), VERDICT_WORDS[row.verdict].toLowerCase()) : "";
   const middle = Math.round(width * 0.55);
   return [
     `<rect x="0" y="0" width="${width}" height="96" fill="none" stroke="#000" stroke-width="1.5"/>`,
@@ -233,8 +234,8 @@ function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number)
     textAt(14, 30, short(job.name, 44), { size: 20, bold: true }),
     textAt(14, 54, short([job.customer, job.brief.household].filter(Boolean).join(", "), 64)),
     textAt(14, 80, short(shown, 70), { size: 13 }),
-    textAt(middle + 14, 28, short(firm.name || "Wiring map", 44), { bold: true }),
+    textAt(middle + 14, 28, short(firm.name || patchWords.wiringMap, 44), { bold: true }),
     textAt(middle + 14, 50, short([firm.address, firm.phone].filter(Boolean).join(" · "), 56), { size: 13 }),
-    textAt(middle + 14, 80, `${date} · revision ${revision}`, { mono: true, size: 13 }),
+    textAt(middle + 14, 80, patchWords.dated(date, revision), { mono: true, size: 13 }),
   ];
 }

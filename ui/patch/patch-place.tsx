@@ -12,6 +12,7 @@ import { layerOf, LAYERS, type LayerKey } from "./layers";
 import { PlugDesk } from "./plug-desk";
 import styles from "./patch.module.css";
 import { WiringMap } from "./wiring-map";
+import { patchWords } from "@/ui/words";
 
 /** The wiring map: back plates in lanes, joined socket to socket; the chosen row's way lights from end to end. */
 export function PatchPlace() {
@@ -46,13 +47,13 @@ export function PatchPlace() {
   };
   return (
     <Sheet
-      marginLabel="What is chosen on the map"
+      marginLabel={patchWords.whatIsChosen}
       margin={
         <div className={styles.margin}>
-          <Switcher label="What the map shows" choices={LAYERS} chosen={layerKey} onChoose={setLayerKey} />
+          <Switcher label={patchWords.whatTheMapShows} choices={LAYERS} chosen={layerKey} onChoose={setLayerKey} />
           {board.length && layerKey !== "control" ? (
             <label className={styles.rowChoice}>
-              The map shows the way of
+              {patchWords.mapShows}
               <Choice
                 value={row?.id ?? null}
                 onChange={setWantedRow}
@@ -60,25 +61,20 @@ export function PatchPlace() {
                   value: arrival.id,
                   label: `${deviceName(job, arrival.player)}, ${rowWords(arrival)}: ${VERDICT_WORDS[arrival.verdict].toLowerCase()}`,
                 }))}
-                label="The row whose way the map shows"
+                label={patchWords.rowOnTheMap}
               />
             </label>
           ) : null}
           {board.length ? <LegendButton /> : null}
           {held ? <PlugDesk end={held} onJoin={(other) => join(held, other)} onCancel={() => setHeld(null)} /> : null}
           {chosenCable ? <CableStory cable={chosenCable} onGone={() => chooseCable(null)} /> : null}
-          {held || chosenCable ? null : (
-            <p className={styles.quiet}>
-              Drag from a socket to another, or choose a socket and then its other end. Sockets that cannot take the plug step back and say
-              why. A cable is chosen at either of its sockets; a plate is dragged by its name.
-            </p>
-          )}
+          {held || chosenCable ? null : <p className={styles.quiet}>{patchWords.howToPlug}</p>}
           {job.devices.length ? <ExportButtons row={row} /> : null}
         </div>
       }
       foot={<EffectLine />}
     >
-      <h2 className="for-ears-only">Patch</h2>
+      <h2 className="for-ears-only">{patchWords.patch}</h2>
       {job.devices.length ? (
         <WiringMap
           layer={layer}
@@ -98,8 +94,8 @@ export function PatchPlace() {
 function EmptyMap() {
   const id = useJob((state) => state.id);
   return (
-    <EmptyPlace heading="No back plate to plug into yet" words="Here every device stands with its sockets, and cables join them.">
-      <Link href={`/jobs/${id}/gear`}>Take stock of the gear</Link>
+    <EmptyPlace heading={patchWords.emptyMapHeading} words={patchWords.emptyMap}>
+      <Link href={`/jobs/${id}/gear`}>{patchWords.takeStockOfTheGear}</Link>
     </EmptyPlace>
   );
 }

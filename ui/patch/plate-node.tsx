@@ -10,6 +10,7 @@ import { useJob } from "@/ui/job";
 import { PLATE, type PlacedPlate, type Side } from "./lanes";
 import { answerKey, useMap } from "./map-context";
 import styles from "./patch.module.css";
+import { patchWords } from "@/ui/words";
 
 export type PlateNodeType = Node<{ plate: PlacedPlate }, "plate">;
 
@@ -51,8 +52,8 @@ function PlateHead({ plate }: { plate: PlacedPlate }) {
       type="button"
       dir="auto"
       className={`${styles.plateHead} plate-head`}
-      title={`${plate.device.name}: drag to move, or use the arrow keys`}
-      aria-label={`${plate.device.name}: arrow keys move its plate`}
+      title={patchWords.dragToMove(plate.device.name)}
+      aria-label={patchWords.arrowKeysMove(plate.device.name)}
       onKeyDown={onKey}
     >
       {plate.device.name}
@@ -71,16 +72,18 @@ function SocketRow({ device, port, side }: { device: string; port: Port; side: S
   const told = layer.sockets.get(answerKey(end));
   const state = isHeld ? "held" : refusal === undefined ? "resting" : refusal === null ? "yes" : "no";
   const words = {
-    held: "plug held",
-    yes: "fits here",
+    held: patchWords.plugHeld,
+    yes: patchWords.fitsHere,
     no: refusal ? refusalFlag(refusal) : "",
     resting: told?.words ?? (other ? deviceName(job, other.device) : ""),
   }[state];
   const spoken = {
-    held: "chosen as one end",
-    yes: "can take the plug",
+    held: patchWords.chosenAsOneEnd,
+    yes: patchWords.canTakeThePlug,
     no: refusal ? refusalSentence(job, refusal) : "",
-    resting: other ? `holds the cable of ${deviceName(job, other.device)}${told ? `. ${told.sentence}` : ""}` : "free",
+    resting: other
+      ? [patchWords.holdsTheCableOf(deviceName(job, other.device)), told?.sentence ?? ""].filter(Boolean).join(". ")
+      : patchWords.free,
   }[state];
   return (
     <button

@@ -6,6 +6,7 @@ import { refusalSentence, socketName } from "@/core/text";
 import { PickList } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./patch.module.css";
+import { patchWords } from "@/ui/words";
 
 interface PlugDeskProps {
   readonly end: CableEnd;
@@ -26,21 +27,21 @@ export function PlugDesk({ end, onJoin, onCancel }: PlugDeskProps) {
   const fits = rows.some(({ refused }) => !refused);
   return (
     <section className={styles.desk}>
-      <h3>A cable from {socketName(job, end)}</h3>
-      {fits ? null : <p>No other socket of this room can take it.</p>}
+      <h3>{patchWords.cableFrom(socketName(job, end))}</h3>
+      {fits ? null : <p>{patchWords.nothingTakesIt}</p>}
       <PickList
         key={`${end.device} ${end.port}`}
-        label={`The other end of the cable from ${socketName(job, end)}`}
-        listLabel="Sockets of this room"
-        placeholder="Type a device or a print"
+        label={patchWords.otherEndOf(socketName(job, end))}
+        listLabel={patchWords.socketsOfThisRoom}
+        placeholder={patchWords.typeToFind}
         rows={[...rows].sort((a, b) => Number(a.refused) - Number(b.refused))}
-        nothing="No socket answers to that."
+        nothing={patchWords.noSocketAnswersToThat}
         onPick={(key) => {
           const chosen = answers[Number(key)];
           if (chosen) onJoin(chosen.end);
         }}
       />
-      <Button onClick={onCancel}>Put the plug down</Button>
+      <Button onClick={onCancel}>{patchWords.putThePlugDown}</Button>
     </section>
   );
 }

@@ -3,6 +3,7 @@
 import { InputNumber } from "antd";
 import { lengthIn, lengthUnit, metresOf } from "@/core/units";
 import { usePreferences } from "./preferences-context";
+import { preferencesWords } from "@/ui/words";
 
 interface LengthFieldProps {
   readonly label: string;
@@ -24,7 +25,7 @@ export function LengthField({ label, value, onChange, placeholder }: LengthField
       suffix={lengthUnit(units)}
       placeholder={placeholder ?? ""}
       onChange={(typed) => onChange(typed === null ? null : metresOf(typed, units))}
-      aria-label={`${label} in ${units === "metric" ? "metres" : "feet"}`}
+      aria-label={units === "metric" ? preferencesWords.inMetres(label) : preferencesWords.inFeet(label)}
     />
   );
 }

@@ -10,11 +10,12 @@ import { Choice } from "@/ui/kit";
 import { useKeepPreferences, usePreferences } from "@/ui/preferences";
 import { useThemeChoice } from "@/ui/theme";
 import styles from "./settings.module.css";
+import { settingsWords } from "@/ui/words";
 
 const SOURCES = [
-  { kind: "media", label: "A player’s own media" },
-  { kind: "app", label: "An app" },
-  { kind: "tuner", label: "A tuner" },
+  { kind: "media", label: settingsWords.aPlayersOwnMedia },
+  { kind: "app", label: settingsWords.anApp },
+  { kind: "tuner", label: settingsWords.aTuner },
 ] as const;
 
 /** What the firm sets once: the look, the units, its name for print, and what a new player is taken to play. */
@@ -36,41 +37,41 @@ export function SettingsPlace() {
   return (
     <OutsideFrame>
       <main className={styles.settings}>
-        <section aria-label="The look">
-          <h2>The look</h2>
+        <section aria-label={settingsWords.theLook}>
+          <h2>{settingsWords.theLook}</h2>
           <label>
-            Theme
+            {settingsWords.theme}
             <Choice
-              label="Theme"
+              label={settingsWords.theme}
               value={theme}
               options={[
-                { value: "dim", label: "for dim rooms" },
-                { value: "day", label: "for daylight" },
+                { value: "dim", label: settingsWords.forDimRooms },
+                { value: "day", label: settingsWords.forDaylight },
               ]}
               onChange={setTheme}
             />
           </label>
           <label>
-            Lengths
+            {settingsWords.lengths}
             <Choice
-              label="Units of length"
+              label={settingsWords.unitsOfLength}
               value={draft.units}
               options={[
-                { value: "metric", label: "in metres" },
-                { value: "imperial", label: "in feet" },
+                { value: "metric", label: settingsWords.inMetres },
+                { value: "imperial", label: settingsWords.inFeet },
               ]}
               onChange={(units) => set({ units })}
             />
           </label>
           <label>
-            Written after amounts
+            {settingsWords.writtenAfterAmounts}
             <Input value={draft.currency} maxLength={8} onChange={(event) => set({ currency: event.target.value })} />
           </label>
         </section>
-        <section aria-label="The firm">
-          <h2>The firm, for print</h2>
+        <section aria-label={settingsWords.theFirm}>
+          <h2>{settingsWords.theFirmForPrint}</h2>
           <label>
-            Name
+            {settingsWords.name}
             <Input
               value={draft.firm.name}
               maxLength={120}
@@ -78,7 +79,7 @@ export function SettingsPlace() {
             />
           </label>
           <label>
-            Address
+            {settingsWords.address}
             <Input
               value={draft.firm.address}
               maxLength={300}
@@ -86,7 +87,7 @@ export function SettingsPlace() {
             />
           </label>
           <label>
-            Telephone
+            {settingsWords.telephone}
             <Input
               value={draft.firm.phone}
               maxLength={60}
@@ -94,11 +95,9 @@ export function SettingsPlace() {
             />
           </label>
         </section>
-        <section aria-label="What new players play">
-          <h2>What new players play</h2>
-          <p className={styles.quiet}>
-            A player taken from the shelf begins with these contents; with none chosen it begins with those of its class.
-          </p>
+        <section aria-label={settingsWords.whatNewPlayersPlay}>
+          <h2>{settingsWords.whatNewPlayersPlay}</h2>
+          <p className={styles.quiet}>{settingsWords.presetWords}</p>
           {SOURCES.map(({ kind, label }) => (
             <label key={kind}>
               {label}
@@ -113,9 +112,9 @@ export function SettingsPlace() {
           ))}
         </section>
         <footer className={styles.foot}>
-          <span aria-live="polite">{told ?? (changed ? "Not kept yet." : "")}</span>
+          <span aria-live="polite">{told ?? (changed ? settingsWords.notKeptYet : "")}</span>
           <Button type="primary" disabled={!changed} onClick={() => void save()}>
-            Keep
+            {settingsWords.keep}
           </Button>
         </footer>
       </main>

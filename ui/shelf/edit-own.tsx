@@ -8,6 +8,7 @@ import { refusalSentence } from "@/core/text";
 import { DeviceFacts, EdidPanel } from "@/ui/device";
 import type { OwnDevice } from "./own-devices";
 import styles from "./shelf.module.css";
+import { shelfWords } from "@/ui/words";
 
 interface EditOwnProps {
   readonly own: OwnDevice;
@@ -29,19 +30,19 @@ export function EditOwn({ own, onKeep, onLeave }: EditOwnProps) {
   };
   return (
     <Drawer
-      title={`Correct ${own.device.name}`}
+      title={shelfWords.correct(own.device.name)}
       open
       onClose={onLeave}
       size={520}
       extra={
         <Button type="primary" onClick={() => onKeep(device)}>
-          Keep
+          {shelfWords.keep}
         </Button>
       }
     >
       <div className={styles.editing}>
         <label>
-          Name
+          {shelfWords.name}
           <Input
             value={device.name}
             maxLength={300}
@@ -50,7 +51,7 @@ export function EditOwn({ own, onKeep, onLeave }: EditOwnProps) {
         </label>
         <p aria-live="assertive">{trouble}</p>
         <DeviceFacts device={device} onEdit={onEdit} />
-        <h3>EDID</h3>
+        <h3>{shelfWords.edid}</h3>
         <EdidPanel device={device} onEdit={onEdit} />
       </div>
     </Drawer>

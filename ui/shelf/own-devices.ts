@@ -5,6 +5,7 @@ import { z } from "zod";
 import { Device } from "@/core/device";
 import { refused, type Outcome } from "@/core/outcome";
 import { askServer } from "@/ui/kit";
+import { shelfWords } from "@/ui/words";
 
 const Own = z.object({ id: z.string(), device: Device });
 export type OwnDevice = z.infer<typeof Own>;
@@ -42,5 +43,5 @@ export const changeOnShelf = (id: string, device: Device): Promise<Outcome<unkno
 /** Takes in a shelf file; a refusal names the file, the place in it and what was expected. */
 export async function importShelf(file: File): Promise<Outcome<unknown, string>> {
   const outcome = await askServer("/api/shelf/import", { method: "POST", body: file, headers: { "Content-Type": "application/json" } });
-  return outcome.ok ? outcome : refused(`${file.name} was not taken in. ${outcome.refusal}`);
+  return outcome.ok ? outcome : refused(shelfWords.wasNotTakenIn(file.name, outcome.refusal));
 }

@@ -8,15 +8,21 @@ import { masterWords, modeWords } from "@/core/text";
 import { SoundsField } from "@/ui/device";
 import { Choice } from "@/ui/kit";
 import styles from "./shelf.module.css";
+import { shelfWords } from "@/ui/words";
 
 type Socket = DeviceParts["sockets"][number];
 
-const ROLE_LABELS = { player: "plays something", box: "stands between", screen: "shows the picture", sound: "makes the sound" } as const;
+const ROLE_LABELS = {
+  player: shelfWords.playsSomething,
+  box: shelfWords.standsBetween,
+  screen: shelfWords.showsThePicture,
+  sound: shelfWords.makesTheSound,
+} as const;
 const NEW_SOCKET: Socket = { label: "HDMI", connector: "hdmi", direction: "in", returns: "none", hdcp: "2.2", maxGbps: 18 };
 const START: DeviceParts = {
   name: "",
   role: "sound",
-  sockets: [{ ...NEW_SOCKET, label: "HDMI (TV ARC)", direction: "out", returns: "arc" }],
+  sockets: [{ ...NEW_SOCKET, label: shelfWords.hdmiTvArc, direction: "out", returns: "arc" }],
   sounds: [{ coding: "lpcm", channels: "2.0", objects: false }],
   speakers: { bed: "2.1", heights: 0 },
   display: null,
@@ -34,24 +40,24 @@ export function PartsForm({ onKeep, onCancel }: { onKeep: (parts: DeviceParts) =
     const [issue] = read.error.issues;
     setTrouble(
       issue?.path[0] === "name"
-        ? "Give the device a name, so that it can be found again."
+        ? shelfWords.nameNeeded
         : issue?.path[0] === "sockets"
-          ? "Each socket needs its printed words, and there must be at least one."
-          : `Not kept: ${issue?.path.join(" ") ?? "the device"}: ${issue?.message ?? "not understood"}.`,
+          ? shelfWords.socketsNeedPrint
+          : shelfWords.notKept(issue?.path.join(" ") ?? shelfWords.theDevice, issue?.message ?? shelfWords.notUnderstood),
     );
   };
   return (
-    <section className={styles.form} aria-label="A device from nothing">
-      <h2>A device from nothing</h2>
+    <section className={styles.form} aria-label={shelfWords.aDeviceFromNothing}>
+      <h2>{shelfWords.aDeviceFromNothing}</h2>
       <div className={styles.pair}>
         <label>
-          Name
+          {shelfWords.name}
           <Input value={parts.name} maxLength={300} autoFocus onChange={(event) => set({ name: event.target.value })} />
         </label>
         <label>
-          What it does
+          {shelfWords.whatItDoes}
           <Choice
-            label="What it does"
+            label={shelfWords.whatItDoes}
             value={parts.role}
             options={ROLES.map((role) => ({ value: role, label: ROLE_LABELS[role] }))}
             onChange={(role) => set({ role })}
@@ -60,16 +66,16 @@ export function PartsForm({ onKeep, onCancel }: { onKeep: (parts: DeviceParts) =
       </div>
       <SocketsField sockets={parts.sockets} onChange={(sockets) => set({ sockets })} />
       <SoundsField
-        legend={parts.role === "player" ? "What it can send" : "What it decodes or takes"}
+        legend={parts.role === "player" ? shelfWords.whatItCanSend : shelfWords.whatItDecodesOrTakes}
         sounds={parts.sounds}
         onChange={(sounds) => set({ sounds })}
       />
       <RoleFields parts={parts} set={set} />
       <div aria-live="assertive">{trouble ? <p className={styles.notice}>{trouble}</p> : null}</div>
       <div className={styles.acts}>
-        <Button onClick={onCancel}>Leave it</Button>
+        <Button onClick={onCancel}>{shelfWords.leaveIt}</Button>
         <Button type="primary" onClick={keep}>
-          Keep on the shelf
+          {shelfWords.keepOnTheShelf}
         </Button>
       </div>
     </section>
@@ -89,39 +95,39 @@ function SocketsField({ sockets, onChange }: { sockets: readonly Socket[]; onCha
     onChange(sockets.map((row, index) => (index === at ? { ...row, ...fields } : row)));
   return (
     <fieldset className={styles.field}>
-      <legend>Sockets, in their order on the back</legend>
+      <legend>{shelfWords.socketsInOrder}</legend>
       {sockets.map((socket, index) => (
         <div key={index} className={styles.socketRow}>
           <Input
-            aria-label={`Print at socket ${index + 1}`}
+            aria-label={shelfWords.printAtSocket(index + 1)}
             value={socket.label}
             maxLength={40}
             onChange={(event) => change(index, { label: event.target.value })}
           />
           <Choice
-            label={`Kind of socket ${index + 1}`}
+            label={shelfWords.kindOfSocket(index + 1)}
             value={socket.connector}
             options={CONNECTORS.map((row) => ({ value: row.id as Connector, label: row.name }))}
             onChange={(connector) => change(index, { connector })}
           />
           <Choice
-            label={`Direction of socket ${index + 1}`}
+            label={shelfWords.directionOfSocket(index + 1)}
             value={socket.direction}
             options={[
-              { value: "in" as const, label: "in" },
-              { value: "out" as const, label: "out" },
+              { value: "in" as const, label: shelfWords.input },
+              { value: "out" as const, label: shelfWords.output },
             ]}
             onChange={(direction) => change(index, { direction })}
           />
           {socket.connector === "hdmi" ? (
             <Choice
-              label={`Return channel of socket ${index + 1}`}
+              label={shelfWords.returnChannelOfSocket(index + 1)}
               value={socket.returns ?? "unknown"}
               options={[
-                { value: "none", label: "no return" },
-                { value: "arc", label: "ARC" },
-                { value: "earc", label: "eARC" },
-                { value: "unknown", label: "return not known" },
+                { value: "none", label: shelfWords.noReturn },
+                { value: "arc", label: shelfWords.arc },
+                { value: "earc", label: shelfWords.earc },
+                { value: "unknown", label: shelfWords.returnNotKnown },
               ]}
               onChange={(value) => change(index, { returns: value === "arc" || value === "earc" || value === "none" ? value : null })}
             />
@@ -130,15 +136,15 @@ function SocketsField({ sockets, onChange }: { sockets: readonly Socket[]; onCha
           )}
           <Button
             size="small"
-            aria-label={`Leave socket ${index + 1} away`}
+            aria-label={shelfWords.leaveSocketAway(index + 1)}
             onClick={() => onChange(sockets.filter((_, at) => at !== index))}
           >
-            Leave away
+            {shelfWords.leaveAway}
           </Button>
         </div>
       ))}
-      <Button size="small" onClick={() => onChange([...sockets, { ...NEW_SOCKET, label: `HDMI ${sockets.length + 1}` }])}>
-        One more socket
+      <Button size="small" onClick={() => onChange([...sockets, { ...NEW_SOCKET, label: shelfWords.hdmiNumber(sockets.length + 1) }])}>
+        {shelfWords.oneMoreSocket}
       </Button>
     </fieldset>
   );
@@ -152,16 +158,16 @@ function RoleFields({ parts, set }: { parts: DeviceParts; set: (change: Partial<
       {role === "sound" || role === "screen" ? (
         <>
           <label>
-            Speakers
+            {shelfWords.speakers}
             <Choice
-              label="Speakers"
+              label={shelfWords.speakers}
               value={speakers ? bed : "none"}
-              options={[{ value: "none" as const, label: "none" }, ...BED_IDS.map((id) => ({ value: id, label: id }))]}
+              options={[{ value: "none" as const, label: shelfWords.none }, ...BED_IDS.map((id) => ({ value: id, label: id }))]}
               onChange={(value) => set({ speakers: value === "none" ? null : { bed: value, heights: speakers?.heights ?? 0 } })}
             />
           </label>
           <label>
-            Heights
+            {shelfWords.heights}
             <InputNumber
               min={0}
               max={6}
@@ -175,9 +181,9 @@ function RoleFields({ parts, set }: { parts: DeviceParts; set: (change: Partial<
       ) : null}
       {role === "screen" ? (
         <label>
-          Shows up to
+          {shelfWords.showsUpTo}
           <Choice
-            label="Shows up to"
+            label={shelfWords.showsUpTo}
             value={display?.maxMode ?? "3840x2160@60"}
             options={PICTURE_MODES.map((mode) => ({ value: mode, label: modeWords(mode) }))}
             onChange={(maxMode) => set({ display: { maxMode, hdr: display?.hdr ?? [] } })}
@@ -186,10 +192,10 @@ function RoleFields({ parts, set }: { parts: DeviceParts; set: (change: Partial<
       ) : null}
       {role === "player" ? (
         <label>
-          What it plays
+          {shelfWords.whatItPlays}
           <Choice
             mode="multiple"
-            label="What it plays"
+            label={shelfWords.whatItPlays}
             value={contents.map(({ id }) => id)}
             options={CONTENT_CATALOGUE.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
             onChange={(ids: string[]) => set({ contents: CONTENT_CATALOGUE.filter(({ id }) => ids.includes(id)) })}

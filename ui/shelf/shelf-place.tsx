@@ -16,20 +16,21 @@ import {
 } from "@/core/device";
 import { writeShelfFile } from "@/core/job";
 import type { Outcome } from "@/core/outcome";
-import { differenceWords, plural } from "@/core/text";
+import { differenceWords } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
 import { saveFile, SocketShape } from "@/ui/kit";
 import { changeOnShelf, dropFromShelf, importShelf, keepOnShelf, type OwnDevice } from "./own-devices";
 import { PartsForm } from "./parts-form";
 import styles from "./shelf.module.css";
+import { shelfWords } from "@/ui/words";
 
 const EditOwn = dynamic(() => import("./edit-own").then((module) => module.EditOwn), { ssr: false });
 
 const LANES = [
-  { role: "player", heading: "Players" },
-  { role: "box", heading: "Boxes" },
-  { role: "screen", heading: "Screens" },
-  { role: "sound", heading: "Sound systems" },
+  { role: "player", heading: shelfWords.players },
+  { role: "box", heading: shelfWords.boxes },
+  { role: "screen", heading: shelfWords.screens },
+  { role: "sound", heading: shelfWords.soundSystems },
 ] as const;
 
 /** Everything that can be put into a job: one's own devices first, then what ships. */
@@ -63,34 +64,30 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
               onChange={(event) => void takeFile(event.target.files?.[0]).finally(() => (event.target.value = ""))}
             />
             <Button icon={<FileUp size={16} aria-hidden />} onClick={() => file.current?.click()}>
-              Import
+              {shelfWords.import}
             </Button>
             <Button
               icon={<Download size={16} aria-hidden />}
               disabled={own.length === 0}
               onClick={() => saveFile("shelf.octachord-shelf.json", "application/json", writeShelfFile(own.map(({ device }) => device)))}
             >
-              Export your own
+              {shelfWords.exportYourOwn}
             </Button>
             <Button type="primary" icon={<Plus size={16} aria-hidden />} onClick={() => setMaking(true)}>
-              Make a device
+              {shelfWords.makeADevice}
             </Button>
           </>
         )
       }
     >
       <main className={styles.body}>
-        <p className={styles.quiet}>
-          {plural(SHELF.length, "kind")} of device, {plural(own.length, "device")} of your own
-        </p>
+        <p className={styles.quiet}>{shelfWords.kindsAndOwn(SHELF.length, own.length)}</p>
         <div aria-live="assertive">{notice ? <p className={styles.notice}>{notice}</p> : null}</div>
         {making ? <PartsForm onKeep={(parts) => void keep(parts)} onCancel={() => setMaking(false)} /> : null}
-        <section aria-label="Your own">
-          <h2>Your own</h2>
+        <section aria-label={shelfWords.yourOwn}>
+          <h2>{shelfWords.yourOwn}</h2>
           {own.length === 0 ? (
-            <p className={styles.quiet}>
-              None yet. Make one here from its sockets, or keep one of a job from its page on Gear; it can then be added to any job.
-            </p>
+            <p className={styles.quiet}>{shelfWords.noneYet}</p>
           ) : (
             <ul className={styles.rows}>
               {own.map((one) => (
@@ -99,15 +96,15 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
                     <Button
                       type="text"
                       icon={<Pencil size={16} aria-hidden />}
-                      aria-label={`Correct ${one.device.name}`}
-                      title="Correct it; jobs keep their own copy"
+                      aria-label={shelfWords.correct(one.device.name)}
+                      title={shelfWords.correctIt}
                       onClick={() => setEditing(one)}
                     />
                     <Button
                       type="text"
                       icon={<Trash2 size={16} aria-hidden />}
-                      aria-label={`Take ${one.device.name} off the shelf`}
-                      title="Take it off the shelf; jobs keep their own copy"
+                      aria-label={shelfWords.takeOffTheShelf(one.device.name)}
+                      title={shelfWords.takeItOffTheShelf}
                       onClick={() => void dropFromShelf(one.id).then((outcome) => after(outcome))}
                     />
                   </span>
@@ -139,7 +136,7 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
   );
 }
 
-const ROLE_WORDS = { player: "player", box: "box", screen: "screen", sound: "sound system" } as const satisfies Record<
+const ROLE_WORDS = { player: "player", box: "box", screen: "screen", sound: shelfWords.soundSystem } as const satisfies Record<
   Device["role"],
   string
 >;
@@ -151,8 +148,8 @@ function ownSummary(device: Device): string {
   const differs = differences && differenceWords(device, differences);
   return [
     model ? model.summary : ROLE_WORDS[device.role],
-    ...(model ? [differs ? `Differs from its class: ${differs}` : "Just as its class"] : []),
-    ...(device.edid ? [`EDID of ${device.edid.length / 2} bytes read`] : []),
+    ...(model ? [differs ? shelfWords.differsFromItsClass(differs) : shelfWords.justAsItsClass] : []),
+    ...(device.edid ? [shelfWords.edidOfBytesRead(device.edid.length / 2)] : []),
   ].join(". ");
 }
 

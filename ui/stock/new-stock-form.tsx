@@ -8,6 +8,7 @@ import { StockFields, type StockWhat } from "@/core/stock";
 import { Choice } from "@/ui/kit";
 import { LengthField } from "@/ui/preferences";
 import styles from "./stock.module.css";
+import { stockWords } from "@/ui/words";
 
 const START: StockFields = { what: { kind: "cable", class: "ultra-high-speed", lengthM: 2 }, count: 1, minimum: 0, price: null };
 
@@ -19,43 +20,43 @@ export function NewStockForm({ onKeep, onLeave }: { onKeep: (fields: StockFields
   const keep = () => {
     const read = StockFields.safeParse(fields);
     if (read.success) onKeep(read.data);
-    else setTrouble("The part needs a name.");
+    else setTrouble(stockWords.nameNeeded);
   };
   return (
-    <section className={styles.form} aria-label="Add to the van">
+    <section className={styles.form} aria-label={stockWords.addToTheVan}>
       <label>
-        What it is
+        {stockWords.whatItIs}
         <Choice
-          label="What it is"
+          label={stockWords.whatItIs}
           value={fields.what.kind}
           options={[
-            { value: "cable", label: "a cable" },
-            { value: "device", label: "a box or device of the shelf" },
-            { value: "spare", label: "something else" },
+            { value: "cable", label: stockWords.aCable },
+            { value: "device", label: stockWords.aDevice },
+            { value: "spare", label: stockWords.somethingElse },
           ]}
           onChange={(kind) => set({ what: startOf(kind) })}
         />
       </label>
       <WhatFields what={fields.what} onChange={(what) => set({ what })} />
       <label>
-        Count
+        {stockWords.count}
         <InputNumber min={0} max={9999} precision={0} value={fields.count} onChange={(count) => set({ count: count ?? 0 })} />
       </label>
       <label>
-        Restock below
+        {stockWords.restockBelow}
         <InputNumber min={0} max={9999} precision={0} value={fields.minimum} onChange={(minimum) => set({ minimum: minimum ?? 0 })} />
       </label>
       <label>
-        Price
-        <InputNumber min={0} max={1_000_000} value={fields.price} onChange={(price) => set({ price })} placeholder="not priced" />
+        {stockWords.price}
+        <InputNumber min={0} max={1_000_000} value={fields.price} onChange={(price) => set({ price })} placeholder={stockWords.notPriced} />
       </label>
       <p aria-live="assertive" className={styles.missing}>
         {trouble}
       </p>
       <div className={styles.formActs}>
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>{stockWords.leaveIt}</Button>
         <Button type="primary" onClick={keep}>
-          Keep
+          {stockWords.keep}
         </Button>
       </div>
     </section>
@@ -79,9 +80,9 @@ function WhatFields({ what, onChange }: { what: StockWhat; onChange: (what: Stoc
       return (
         <>
           <label>
-            Class
+            {stockWords.classWord}
             <Choice
-              label="Class of the cable"
+              label={stockWords.classOfTheCable}
               value={what.class}
               options={CABLE_CLASS_IDS.filter((id) => id !== "direct-plug" && id !== "bluetooth").map((id) => ({
                 value: id,
@@ -91,17 +92,17 @@ function WhatFields({ what, onChange }: { what: StockWhat; onChange: (what: Stoc
             />
           </label>
           <label>
-            Length
-            <LengthField label="Length" value={what.lengthM} onChange={(lengthM) => lengthM && onChange({ ...what, lengthM })} />
+            {stockWords.length}
+            <LengthField label={stockWords.length} value={what.lengthM} onChange={(lengthM) => lengthM && onChange({ ...what, lengthM })} />
           </label>
         </>
       );
     case "device":
       return (
         <label className={styles.wide}>
-          Device
+          {stockWords.device}
           <Choice
-            label="Device of the shelf"
+            label={stockWords.deviceOfTheShelf}
             showSearch={{ optionFilterProp: "label" }}
             value={what.archetype}
             options={SHELF.map(({ archetype, name, summary }) => ({ value: archetype, label: `${name}: ${summary}` }))}
@@ -112,7 +113,7 @@ function WhatFields({ what, onChange }: { what: StockWhat; onChange: (what: Stoc
     case "spare":
       return (
         <label className={styles.wide}>
-          Name
+          {stockWords.name}
           <Input value={what.name} maxLength={120} autoFocus onChange={(event) => onChange({ ...what, name: event.target.value })} />
         </label>
       );

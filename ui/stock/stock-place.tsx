@@ -7,13 +7,14 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Outcome } from "@/core/outcome";
 import { freeCounts, type Reservation, type StockFields, type StockItem } from "@/core/stock";
-import { plural, stockName } from "@/core/text";
+import { stockName } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
 import { EmptyPlace } from "@/ui/kit";
 import { usePreferences } from "@/ui/preferences";
 import { NewStockForm } from "./new-stock-form";
 import { addStock, changeStock, dropStock, fitParts } from "./requests";
 import styles from "./stock.module.css";
+import { stockWords } from "@/ui/words";
 
 interface JobParts extends Reservation {
   readonly id: string;
@@ -37,7 +38,7 @@ export function StockPlace({ items, jobs }: { items: readonly StockItem[]; jobs:
     <OutsideFrame
       acts={
         <Button type="primary" icon={<Plus size={16} aria-hidden />} onClick={() => setAdding(true)}>
-          Add to the van
+          {stockWords.addToTheVan}
         </Button>
       }
     >
@@ -50,18 +51,18 @@ export function StockPlace({ items, jobs }: { items: readonly StockItem[]; jobs:
           />
         ) : null}
         <div className={styles.columns}>
-          <section aria-label="In the van">
-            <h2>In the van</h2>
+          <section aria-label={stockWords.inTheVan}>
+            <h2>{stockWords.inTheVan}</h2>
             {items.length ? (
               <table className={styles.list}>
                 <thead>
                   <tr>
-                    <th scope="col">Part</th>
-                    <th scope="col">In the van</th>
-                    <th scope="col">Set aside</th>
-                    <th scope="col">Free</th>
-                    <th scope="col">Restock below</th>
-                    <th scope="col">Price</th>
+                    <th scope="col">{stockWords.part}</th>
+                    <th scope="col">{stockWords.inTheVan}</th>
+                    <th scope="col">{stockWords.setAside}</th>
+                    <th scope="col">{stockWords.free}</th>
+                    <th scope="col">{stockWords.restockBelow}</th>
+                    <th scope="col">{stockWords.price}</th>
                     <td />
                   </tr>
                 </thead>
@@ -72,31 +73,24 @@ export function StockPlace({ items, jobs }: { items: readonly StockItem[]; jobs:
                 </tbody>
               </table>
             ) : (
-              <EmptyPlace
-                heading="Nothing written down yet"
-                words="Cables by class and length, boxes and spares stand here with their counts; jobs take from them."
-              />
+              <EmptyPlace heading={stockWords.nothingWrittenDownYet} words={stockWords.emptyVan} />
             )}
           </section>
           <div className={styles.side}>
-            <section aria-label="To restock">
-              <h2>To restock</h2>
-              {low.length === 0 ? <p className={styles.quiet}>Nothing is below its minimum.</p> : null}
+            <section aria-label={stockWords.toRestock}>
+              <h2>{stockWords.toRestock}</h2>
+              {low.length === 0 ? <p className={styles.quiet}>{stockWords.nothingIsBelowItsMinimum}</p> : null}
               <ul>
                 {low.map((item) => (
                   <li key={item.id}>
-                    <PartName item={item} />: {free.get(item.id) ?? 0} free, at least {item.minimum} wanted
+                    <PartName item={item} />: {stockWords.freeOfWanted(free.get(item.id) ?? 0, item.minimum)}
                   </li>
                 ))}
               </ul>
             </section>
-            <section aria-label="Set aside for jobs">
-              <h2>Set aside for jobs</h2>
-              {jobs.length === 0 ? (
-                <p className={styles.quiet}>
-                  No open job takes anything. On a job’s map each cable, and on Gear each device, can come from the van.
-                </p>
-              ) : null}
+            <section aria-label={stockWords.setAsideForJobs}>
+              <h2>{stockWords.setAsideForJobs}</h2>
+              {jobs.length === 0 ? <p className={styles.quiet}>{stockWords.nothingSetAside}</p> : null}
               {jobs.map((job) => (
                 <JobLine key={job.id} job={job} onFitted={() => void fitParts(job.id).then((outcome) => after(outcome))} />
               ))}
@@ -128,23 +122,23 @@ function StockLine({ item: { id, ...fields }, free, onDone }: StockLineProps) {
     <tr className={isLow ? styles.low : undefined}>
       <th scope="row">
         <span dir="auto">{name}</span>
-        {isLow ? <b>below minimum</b> : null}
+        {isLow ? <b>{stockWords.belowMinimum}</b> : null}
       </th>
       <td>
-        <Count label={`${name}: in the van`} value={fields.count} onChange={(count) => set({ count })} />
+        <Count label={stockWords.countOf(name)} value={fields.count} onChange={(count) => set({ count })} />
       </td>
       <td>{fields.count - free}</td>
       <td>{free}</td>
       <td>
-        <Count label={`${name}: restock below`} value={fields.minimum} onChange={(minimum) => set({ minimum })} />
+        <Count label={stockWords.restockBelowOf(name)} value={fields.minimum} onChange={(minimum) => set({ minimum })} />
       </td>
       <td>{fields.price === null ? "" : `${fields.price} ${currency}`.trim()}</td>
       <td>
         <Button
           type="text"
           icon={<Trash2 size={16} aria-hidden />}
-          aria-label={`Take ${name} off the list`}
-          title="Take it off the list"
+          aria-label={stockWords.takeOffTheList(name)}
+          title={stockWords.takeItOffTheList}
           onClick={() => void dropStock(id).then(onDone)}
         />
       </td>
@@ -180,7 +174,7 @@ function JobLine({ job, onFitted }: { job: JobParts; onFitted: () => void }) {
         <Link href={`/jobs/${job.id}/patch`} dir="auto">
           {job.name}
         </Link>
-        <span className={styles.quiet}>{job.visitOn ?? "no day agreed"}</span>
+        <span className={styles.quiet}>{job.visitOn ?? stockWords.noDayAgreed}</span>
       </h3>
       <ul>
         {job.reserved.map(({ need }) => (
@@ -188,12 +182,12 @@ function JobLine({ job, onFitted }: { job: JobParts; onFitted: () => void }) {
         ))}
         {job.missing.map((need) => (
           <li key={`${need.part.kind} ${need.part.id}`} className={styles.missing}>
-            {stockName(need.what, units)}: not in the van
+            {stockWords.notInTheVan(stockName(need.what, units))}
           </li>
         ))}
       </ul>
       <Button size="small" disabled={job.missing.length > 0} onClick={onFitted}>
-        Fitted: take {plural(job.reserved.length, "part")} out of the van
+        {stockWords.fitted(job.reserved.length)}
       </Button>
     </article>
   );

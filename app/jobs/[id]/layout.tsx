@@ -5,6 +5,7 @@ import { troubleSentence } from "@/core/text";
 import { DamagedDocument, damagedJob, database, findJob, type DamagedJob } from "@/server";
 import { DamagedPlace } from "@/ui/docket";
 import { JobFrame, JobProvider } from "@/ui/job";
+import { pagesWords } from "@/ui/words";
 
 interface Props {
   readonly params: Promise<{ id: string }>;
@@ -22,7 +23,7 @@ const load = cache(async (id: string) => {
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const { found, damaged } = await load((await params).id);
-  return { title: found?.job.name ?? (damaged ? "Damaged job" : "No such job") };
+  return { title: found?.job.name ?? (damaged ? pagesWords.damagedJob : pagesWords.noSuchJob) };
 }
 
 export default async function JobLayout({ params, children }: Props & { children: ReactNode }) {
@@ -40,10 +41,6 @@ const damagedProps = ({ id, troubles, saved, text }: DamagedJob) => ({
   id,
   text,
   troubles: troubles.map(troubleSentence),
-  saved:
-    saved &&
-    (saved.from === "log"
-      ? "The log of its edits gives the job as it was last saved."
-      : "The parts of the document that read give a job with less in it."),
+  saved: saved && (saved.from === "log" ? pagesWords.savedFromLog : pagesWords.savedFromParts),
   leftOut: saved?.leftOut ?? [],
 });

@@ -1,0 +1,18 @@
+/** Words of what stands around every page outside a job. */
+export const frameWords = {
+  findWithKeys: "Find a job, place, device or act (Ctrl K)",
+  find: "Find",
+  job: (customer: string) => `job, ${customer}`,
+  findLabel: "Find a job, place, device or act",
+  found: "Found",
+  findPlaceholder: "a job, a place, a device, an act …",
+  nothingAnswers: "Nothing here answers to that.",
+  docket: "Docket",
+  shelf: "Shelf",
+  vanStock: "Van stock",
+  settings: "Settings",
+  placesOutsideTheJobs: "Places outside the jobs",
+  place: "place",
+  newJob: "New job",
+  act: "act",
+};

@@ -1,0 +1,15 @@
+export { arrivalsWords } from "./arrivals";
+export { briefWords } from "./brief";
+export { deviceWords } from "./device";
+export { docketWords } from "./docket";
+export { frameWords } from "./frame";
+export { gearWords } from "./gear";
+export { jobWords } from "./job";
+export { kitWords } from "./kit";
+export { pagesWords } from "./pages";
+export { patchWords } from "./patch";
+export { preferencesWords } from "./preferences";
+export { settingsWords } from "./settings";
+export { shelfWords } from "./shelf";
+export { stockWords } from "./stock";
+export { themeWords } from "./theme";

@@ -1,0 +1,5 @@
+/** Words of the choice of theme. */
+export const themeWords = {
+  daylightTheme: "Daylight theme",
+  dimRoomTheme: "Dim room theme",
+};
