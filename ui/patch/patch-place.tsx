@@ -1,7 +1,7 @@
 "use client";
 
 import Link from "next/link";
-import { useMemo, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import { cableAt, joinSockets, whyNotLay, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
 import { Choice, EmptyPlace, LegendButton, Switcher, useChosen } from "@/ui/kit";
@@ -29,6 +29,9 @@ export function PatchPlace() {
   );
   const layer = useMemo(() => layerOf(job, row, layerKey), [job, row, layerKey]);
   const chosenCable = held ? undefined : job.cables.find(({ id }) => id === cableId);
+  // The press shows on the map at once; what the margin tells of it may come a frame later.
+  const [toldCable, toldPlug] = [useDeferredValue(chosenCable?.id), useDeferredValue(held)];
+  const story = job.cables.find(({ id }) => id === toldCable);
   const chooseCable = (id: string | null) => {
     setHeld(null);
     setCable(id);
@@ -66,9 +69,9 @@ export function PatchPlace() {
             </label>
           ) : null}
           {board.length ? <LegendButton /> : null}
-          {held ? <PlugDesk end={held} onJoin={(other) => join(held, other)} onCancel={() => setHeld(null)} /> : null}
-          {chosenCable ? <CableStory cable={chosenCable} onGone={() => chooseCable(null)} /> : null}
-          {held || chosenCable ? null : <p className={styles.quiet}>{patchWords.howToPlug}</p>}
+          {toldPlug ? <PlugDesk end={toldPlug} onJoin={(other) => join(toldPlug, other)} onCancel={() => setHeld(null)} /> : null}
+          {story ? <CableStory cable={story} onGone={() => chooseCable(null)} /> : null}
+          {toldPlug || story ? null : <p className={styles.quiet}>{patchWords.howToPlug}</p>}
           {job.devices.length ? <ExportButtons row={row} /> : null}
         </div>
       }
