@@ -1,4 +1,3 @@
-import { z } from "zod";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { weighedChanges } from "@/core/plan";
@@ -18,18 +17,15 @@ import {
 } from "@/core/text";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
-import { UnusableInput } from "./unusable-input";
-
-const State = z.enum(["found", "planned", "left"]);
+import { settingState } from "./setting-state";
 
 /** Prints the board. Exit code 1 when any row is less than all of it. */
 export async function arrivalsCommand(file: string, options: { json?: boolean; as: string }): Promise<ExitCode> {
-  const state = State.safeParse(options.as);
-  if (!state.success) throw new UnusableInput(`--as: expected found, planned or left, got “${options.as}”.`);
+  const state = settingState(options.as);
   const job = await readJobFile(file);
-  const arrivals = arrivalsOf(job, state.data);
+  const arrivals = arrivalsOf(job, state);
   const isPerfect = arrivals.every(({ verdict, pictureLosses }) => verdict === "full" && pictureLosses.length === 0);
-  const changes = isPerfect ? [] : weighedChanges(job, state.data);
+  const changes = isPerfect ? [] : weighedChanges(job, state);
   if (options.json) {
     process.stdout.write(`${JSON.stringify(arrivalsReport(job, arrivals, changes))}\n`);
   } else {

@@ -168,3 +168,41 @@ describe("capability blocks", () => {
     expect(stderr).toMatch(line);
   });
 });
+
+describe("octachord cec", () => {
+  test("plays an act with its frames in plain words, and says how it ends", () => {
+    const { status, stdout } = octachord(["cec", demo("sail-loft"), "--event", "wake:console"]);
+    expect(status).toBe(0);
+    expect(stdout).toContain("BF:82:31:00  Console tells everyone: I am the source (3.1.0.0).");
+    expect(stdout).toMatch(/Wake Console with its own remote: As wished\. Picture after 14.s, sound after 19.s\.\n$/);
+  });
+
+  test("--json has frames, the end and the verdict", () => {
+    const { status, stdout } = octachord(["cec", demo("village-hall"), "--event", "wake:disc", "--json"]);
+    expect(status).toBe(1);
+    const report = JSON.parse(stdout) as { frames: { t_ms: number; bytes: string; opcode: number; says: string }[] };
+    expect(report.frames[0]).toMatchObject({ bytes: "40:04", opcode: 4, says: "Disc player asks Projector: wake and show a picture." });
+    expect(report).toMatchObject({
+      event: "wake:disc",
+      verdict: "with-a-step",
+      end: { power: { projector: "on", receiver: "standby" }, systemAudio: false, arc: false },
+      steps: [{ device: "receiver", words: "Receiver: on" }],
+    });
+  });
+
+  test("lists the events of a job, and an unknown one is refused with those that are known", () => {
+    const { stdout } = octachord(["cec", demo("flat-4b"), "--list"]);
+    expect(stdout).toContain("tv-remote-power-on  switch on with the remote of Television\n");
+    const unknown = octachord(["cec", demo("flat-4b"), "--event", "sing"]);
+    expect(unknown.status).toBe(2);
+    expect(unknown.stderr).toMatch(/^octachord: --event: this job knows no “sing”; its events are tv-remote-power-on, /);
+  });
+
+  test("without an event judges every act of the house", () => {
+    const { status, stdout } = octachord(["cec", demo("receiver-den"), "--json"]);
+    expect(status).toBe(0);
+    const { acts, conflicts } = JSON.parse(stdout) as { acts: { verdict: { verdict: string } }[]; conflicts: unknown[] };
+    expect(new Set(acts.map(({ verdict }) => verdict.verdict))).toEqual(new Set(["as-wished"]));
+    expect(conflicts).toEqual([]);
+  });
+});

@@ -1,5 +1,6 @@
 import { Command, CommanderError } from "commander";
 import { arrivalsCommand } from "./arrivals-command";
+import { cecCommand } from "./cec-command";
 import { UnusableInput } from "./unusable-input";
 import { changesCommand } from "./changes-command";
 import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
@@ -44,6 +45,17 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--van <archetypes...>", "boxes that are at hand: a set may hold one of them")
     .action(async (file: string, options: { json?: boolean; buy?: string; van?: string[]; purchase: boolean }) => {
       exitCode = await changesCommand(file, options);
+    });
+  program
+    .command("cec")
+    .description("what an everyday act does on the control bus, and how it ends")
+    .argument("<job>", jobHelp)
+    .option("--event <event>", "for instance tv-remote-power-on, wake:DEVICE, tv-input:PORT")
+    .option("--list", "print the events that this job knows")
+    .option("--json", "answer as JSON")
+    .option("--as <state>", "whose settings count: found, planned or left", "planned")
+    .action(async (file: string, options: { event?: string; list?: boolean; json?: boolean; as: string }) => {
+      exitCode = await cecCommand(file, options);
     });
   program
     .command("link")

@@ -1,5 +1,6 @@
 import type { SettingKey } from "@/core/facts";
-import { applyCommand, type Command, type Job } from "@/core/job";
+import { fromShelfOrThrow, type Device, type Quirk } from "@/core/device";
+import { applyCommand, emptyJob, joinSockets, type CableEnd, type Command, type Job } from "@/core/job";
 
 /** A room after edits that must be possible; one that is refused is a mistake of the test and throws. */
 export const made = (job: Job, ...commands: Command[]): Job =>
@@ -17,3 +18,38 @@ export const planned = (device: string, setting: SettingKey, value: string): Com
   state: "planned",
   value,
 });
+
+/** A device of the shelf in a room of a test. */
+export const device = (archetype: string, id: string, rest: Partial<Device> = {}): Device => ({
+  ...fromShelfOrThrow(archetype, { id, name: id }),
+  ...rest,
+});
+
+/** The same device with habits of its own on the bus. */
+export const withQuirks = (one: Device, ...quirks: readonly Quirk[]): Device => ({
+  ...one,
+  control: { ...one.control, quirks: [...quirks] },
+});
+
+/** A room of devices with plugs written as "player hdmi-out > tv hdmi1". */
+export function room(devices: readonly Device[], ...plugs: readonly string[]): Job {
+  const bare: Job = { ...emptyJob("Room"), devices: [...devices] };
+  return plugs.reduce((job, plug) => {
+    const [from, to] = plug.split(" > ").map((end): CableEnd => {
+      const [id = "", port = ""] = end.split(" ");
+      return { device: id, port };
+    });
+    if (!from || !to) throw new Error(`not a plug: ${plug}`);
+    return made(job, joinSockets(job, from, to));
+  }, bare);
+}
+
+/** The room after settings, written as "tv cec off". */
+export const set = (job: Job, ...settings: readonly string[]): Job =>
+  made(
+    job,
+    ...settings.map((one) => {
+      const [id = "", setting = "", value = ""] = one.split(" ");
+      return planned(id, setting as SettingKey, value);
+    }),
+  );

@@ -214,6 +214,7 @@ describe("a projector with no sound path", () => {
           lengthM: 1,
           direction: "either",
           returnWires: "arc",
+          controlWire: true,
           label: "",
           tags: { from: "", to: "" },
           supply: "there",

@@ -20,7 +20,7 @@ export const contents = (...ids: readonly string[]): Content[] =>
     return content;
   });
 
-type Switch = "earc" | "arc" | "cec" | "bluetooth" | "hdr" | "standby-pass" | "arc-take";
+type Switch = "earc" | "arc" | "cec" | "control-wakes" | "control-obeys" | "bluetooth" | "hdr" | "standby-pass" | "arc-take";
 
 /** A setting that is on or off. */
 export const onOff = (key: Switch, found: "on" | "off" | null = "on") => ({ key, options: ["on", "off"], found });

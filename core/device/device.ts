@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { BED_IDS, CODING_IDS, PICTURE_MODES, SETTING_KEYS } from "@/core/facts";
 import { Content } from "./content";
+import { Control } from "./control";
 
 /** Names within a job file: small letters, digits and hyphens. */
 export const Slug = z
@@ -234,6 +235,7 @@ export const Device = z.strictObject({
   settings: z.array(Setting).max(24).default([]),
   /** It takes part in HDMI control at all, whatever its settings say. */
   speaksCec: z.boolean().default(true),
+  control: Control.prefault({}),
   volume: z.enum(VOLUMES).nullable().default(null),
   habits: z.array(Habit).max(8).default([]),
   /** Leads that are part of it, to its own speakers or units, and how far they reach. */

@@ -9,12 +9,29 @@ export {
   type CableClass,
   type ReturnWires,
 } from "./cables";
+export {
+  addressesOf,
+  BACKUP_ADDRESSES,
+  CEC_ABORTS,
+  CEC_ADDRESSES,
+  CEC_DEVICE_TYPES,
+  CEC_KEY,
+  CEC_KEYS,
+  CEC_KINDS,
+  CEC_POWER,
+  CEC_TIMES,
+  CEC_VERSIONS,
+  EVERYONE,
+  UNREGISTERED,
+  type CecKind,
+} from "./cec";
+export { CEC_MESSAGES, type CecMessageName, type CecMessageRow, type CecOperand } from "./cec-messages";
 export { CODING_IDS, codingFact, CODINGS, payloadRate, stereoRate, type Coding, type Objects } from "./codings";
 export { CONNECTOR_IDS, connectorFact, connectorName, CONNECTORS, type Connector } from "./connectors";
 export { BLUETOOTH_DELAY, linkFact, LINKS, type LinkKind } from "./links";
 export { FRL_EFFICIENCY, FRL_GBPS, TMDS_MAX_GBPS } from "./frl";
 export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } from "./lip-sync";
 export { RELATIVES, relativesOf } from "./relatives";
-export { optionLabel, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
+export { optionLabel, POWER_SETTINGS, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
 export { PICTURE_MODES, TIMINGS, timingFact, type PictureMode } from "./timings";
 export { AUDIO_FORMAT_CODES, DETAILED_TIMINGS, EOTFS, FRL_BY_CODE, LPCM_BITS, OUI, SAMPLE_RATES_KHZ, SPEAKER_POSITIONS } from "./edid";

@@ -57,6 +57,18 @@ export const SETTINGS = [
     options: ON_OFF,
   },
   {
+    key: "control-wakes",
+    name: "Wakes others over HDMI control",
+    lookIn: "HDMI control, then automatic power on; often a switch of its own",
+    options: ON_OFF,
+  },
+  {
+    key: "control-obeys",
+    name: "Goes off with the others",
+    lookIn: "HDMI control, then automatic power off; often a switch of its own",
+    options: ON_OFF,
+  },
+  {
     key: "upmix",
     name: "Stereo is played",
     lookIn: "the sound system's remote, sound mode",
@@ -161,6 +173,9 @@ export const SETTINGS = [
 
 export type SettingKey = (typeof SETTINGS)[number]["key"];
 export const SETTING_KEYS = SETTINGS.map((row) => row.key) as [SettingKey, ...SettingKey[]];
+
+/** Settings that decide who wakes and who goes off, and nothing of sound or picture. */
+export const POWER_SETTINGS: ReadonlySet<SettingKey> = new Set<SettingKey>(["control-wakes", "control-obeys"]);
 
 export function settingFact(key: SettingKey): SettingFact {
   const row = SETTINGS.find((setting) => setting.key === key);

@@ -29,6 +29,7 @@ export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableCl
     lengthM: cableClass === "direct-plug" ? 0.1 : (runBetween(job, from.device, to.device)?.lengthM ?? USUAL_M),
     direction: cableClass === "hybrid-optical-hdmi" ? "one-way" : "either",
     returnWires: cableClassFact(cableClass).assures,
+    controlWire: true,
     label: "",
     tags: { from: "", to: "" },
     supply: "there",

@@ -19,6 +19,8 @@ export const Cable = z.strictObject({
   direction: z.enum(["either", "one-way"]).default("either"),
   /** The return conductors that are really there; null where nobody knows. */
   returnWires: z.enum(["none", "arc", "earc"]).nullable(),
+  /** The wire of HDMI control (pin 13) runs through; false for a lead or adapter made without it. */
+  controlWire: z.boolean().default(true),
   label: z.string().max(80).default(""),
   /** What is written at each end in place of the words made from the plan; empty: those words. */
   tags: z.strictObject({ from: z.string().max(80), to: z.string().max(80) }).default({ from: "", to: "" }),

@@ -1,4 +1,4 @@
-import { cableClassFact, certainLength } from "@/core/facts";
+import { cableClassFact, certainLength, POWER_SETTINGS } from "@/core/facts";
 import { effectiveSetting, type SettingState } from "@/core/device";
 import {
   cableAt,
@@ -44,6 +44,7 @@ export function possibleChanges(job: Job, state: SettingState = "planned"): read
 function settingChanges(job: Job, state: SettingState): Change[] {
   return job.devices.flatMap((device) =>
     device.settings.flatMap((setting) => {
+      if (POWER_SETTINGS.has(setting.key)) return [];
       const now = effectiveSetting(device, setting.key, state);
       return setting.options
         .filter((value) => value !== now)

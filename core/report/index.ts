@@ -1,3 +1,4 @@
 export { changesReport } from "./changes-report";
 export { arrivalsReport, type ArrivalsReport } from "./arrivals-report";
 export { DOCKET_VERSION, docketSummary, type DocketLine, type DocketSummary } from "./docket-line";
+export { cecReport } from "./cec-report";

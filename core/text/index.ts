@@ -39,3 +39,23 @@ export {
   VERDICT_WORDS,
 } from "./sound-words";
 export { fileStem } from "./file-stem";
+export {
+  addressNamesOf,
+  cutSentence,
+  frameBytes,
+  frameFindingSentence,
+  frameWords,
+  messageWords,
+  stateChangeWords,
+  type AddressNames,
+} from "./cec-words";
+export {
+  ACT_VERDICT_WORDS,
+  actVerdictSentence,
+  actWords,
+  conflictSentence,
+  cureWords,
+  judgedActSentence,
+  missSentence,
+  stepWords,
+} from "./control-words";

@@ -122,6 +122,8 @@ export const BOXES: readonly Archetype[] = [
       { rule: "copy", ports: [...MATRIX_INPUTS], of: "earc-out" },
       { rule: "copy", ports: ["output-a"], of: "earc-out" },
     ],
+    // Its control wire joins the players and output A; output B and the sound output are on their own.
+    control: { kind: "switch", joins: [...MATRIX_INPUTS, "output-a"] },
     settings: [choice("sound-follows", ["lit", "output-a", "output-b"], "lit"), choice("arc-take", ["on", "off"], "off"), onOff("cec")],
   },
   {

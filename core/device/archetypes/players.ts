@@ -20,6 +20,8 @@ interface Player {
   /** HDMI sockets of its own that it hands on. */
   readonly inputs?: number;
   readonly habits?: Archetype["habits"];
+  /** On the control bus it is a tuner, not a player. */
+  readonly isTuner?: boolean;
 }
 
 const DTS_ROWS = [
@@ -64,8 +66,11 @@ function player(spec: Player): Archetype {
       { key: "player-audio", options: [...spec.formats], found: "auto" },
       ...(spec.gbps >= 18 ? [onOff("hdr")] : []),
       onOff("cec"),
+      onOff("control-wakes"),
+      onOff("control-obeys"),
     ],
     ...(spec.habits ? { habits: spec.habits } : {}),
+    ...(spec.isTuner ? { control: { kind: "tuner" as const } } : {}),
   };
 }
 
@@ -184,6 +189,7 @@ export const PLAYERS: readonly Archetype[] = [
     gbps: 10.2,
     hdcp: "1.4",
     source: { id: "channels", name: "channels", kind: "media" },
+    isTuner: true,
     plays: ["broadcast-ac3", "news-aac"],
     emits: sounds(["ac3", "5.1"]),
     decodes: sounds(["ac3", "5.1"], ["aac", "5.1"]),
@@ -198,6 +204,7 @@ export const PLAYERS: readonly Archetype[] = [
     gbps: 10.2,
     hdcp: "1.4",
     source: { id: "channels", name: "channels", kind: "media" },
+    isTuner: true,
     plays: ["broadcast-ac3", "news-aac"],
     emits: sounds(["ac3", "5.1"]),
     decodes: sounds(["ac3", "5.1"], ["aac", "5.1"]),

@@ -87,7 +87,7 @@ export function soundSystem(spec: SoundSystem): Archetype {
     settings: [
       ...(back?.kind === "earc" ? [onOff("earc")] : []),
       ...(back && back.kind !== "none" ? [onOff("arc")] : []),
-      ...(back || inputs.length ? [onOff("cec")] : []),
+      ...(back || inputs.length ? [onOff("cec"), onOff("control-wakes", "off"), onOff("control-obeys")] : []),
       choice("upmix", ["off", "on"], "off"),
       ...(spec.isReceiver
         ? [

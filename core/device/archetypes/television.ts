@@ -121,6 +121,8 @@ export function television(spec: Television): Archetype {
       ...(spec.returnOn?.kind === "earc" && !spec.returnNeedsCec ? [onOff("earc")] : []),
       ...(back && !spec.returnNeedsCec ? [onOff("arc")] : []),
       onOff("cec"),
+      onOff("control-wakes"),
+      onOff("control-obeys"),
       ...(spec.signalFormat ? [choice("signal-format", ["standard", "enhanced"], spec.signalFormat)] : []),
     ],
     volume: "remote-and-cec",

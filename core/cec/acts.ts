@@ -1,0 +1,161 @@
+import { chosenSoundSystem, findDevice } from "@/core/job";
+import { ROOT, type PhysicalAddress } from "./address";
+import { simulate, type Pressed, type Trace } from "./simulate";
+import type { Cast } from "./sound-of";
+import type { Station } from "./station";
+import type { Household } from "./stations";
+
+/** Something the household does every day, as the name that the command line takes, and what they wish of it. */
+export type Act =
+  | { readonly act: "screen-on" }
+  | { readonly act: "screen-off" }
+  | { readonly act: "wake"; readonly device: string }
+  | { readonly act: "put-away"; readonly device: string }
+  | { readonly act: "choose-input"; readonly port: string }
+  | { readonly act: "louder" }
+  | { readonly act: "mute" }
+  | { readonly act: "news" }
+  | { readonly act: "music" }
+  | { readonly act: "night-update"; readonly device: string }
+  | { readonly act: "wrong-remote" };
+
+/** An act with the state it begins in and the keys that are pressed. */
+export interface Played {
+  readonly act: Act;
+  readonly start: ReadonlyMap<string, Station>;
+  readonly pressed: readonly Pressed[];
+  readonly trace: Trace;
+}
+
+/** The name of an act on the command line and over HTTP. */
+export function eventOf(act: Act): string {
+  switch (act.act) {
+    case "screen-on":
+      return "tv-remote-power-on";
+    case "screen-off":
+      return "tv-remote-standby";
+    case "louder":
+      return "tv-remote-volume-up";
+    case "mute":
+      return "tv-remote-mute";
+    case "choose-input":
+      return `tv-input:${act.port}`;
+    case "wake":
+      return `wake:${act.device}`;
+    case "put-away":
+      return `standby:${act.device}`;
+    case "night-update":
+      return `night-update:${act.device}`;
+    default:
+      return act.act;
+  }
+}
+
+/** Screen and sound system of a room as the bus knows them: the screen at the root with most below it, the sound system of the brief. */
+export function castOf({ job, stations }: Pick<Household, "job"> & { readonly stations: ReadonlyMap<string, Station> }): Cast {
+  const screens = [...stations.values()].filter(({ nature }) => nature.kind === "tv");
+  const below = (screen: Station) => [...stations.values()].filter(({ nature }) => nature.wire === screen.nature.wire).length;
+  const screen = [...screens].sort((a, b) => below(b) - below(a))[0];
+  const chosen = chosenSoundSystem(job)?.id;
+  const system = chosen ? stations.get(chosen) : undefined;
+  return { screen, system: system?.nature.kind === "audio" ? system : undefined, stations };
+}
+
+const playersOf = (household: Household): readonly Station[] =>
+  [...household.stations.values()].filter(({ nature }) => nature.kind !== "tv" && nature.kind !== "audio" && nature.kind !== "switch");
+
+/** Every act that this room knows. */
+export function actsOf(household: Household): readonly Act[] {
+  const { screen, system } = castOf(household);
+  if (!screen) return system ? [{ act: "music" }] : [];
+  const players = playersOf(household);
+  return [
+    { act: "screen-on" },
+    ...players.map(({ nature }): Act => ({ act: "wake", device: nature.device })),
+    ...portsTowards(household, screen).map((port): Act => ({ act: "choose-input", port })),
+    { act: "louder" },
+    { act: "mute" },
+    ...(findDevice(household.job, screen.nature.device)?.sources.length ? [{ act: "news" } as const] : []),
+    ...(system ? [{ act: "music" } as const] : []),
+    { act: "screen-off" },
+    ...players.map(({ nature }): Act => ({ act: "put-away", device: nature.device })),
+    ...players.flatMap(({ nature }): Act[] =>
+      nature.quirks.has("wakes-by-itself") ? [{ act: "night-update", device: nature.device }] : [],
+    ),
+    ...(system ? [{ act: "wrong-remote" } as const] : []),
+  ];
+}
+
+/** Inputs of the screen through which a player is reached. */
+function portsTowards({ network, stations }: Household, screen: Station): readonly string[] {
+  const node = network.nodes.find(({ device }) => device === screen.nature.device);
+  return (node?.inputs ?? []).filter((_, index) =>
+    [...stations.values()].some(
+      ({ nature }) =>
+        nature.kind !== "audio" && nature.kind !== "tv" && nature.kind !== "switch" && nature.physical === screen.nature.inputs[index],
+    ),
+  );
+}
+
+/** Plays an act from the state that it begins in. Null where the room has nobody for it. */
+export function play(household: Household, act: Act, seed = 1): Played | null {
+  const { screen, system } = castOf(household);
+  const watching = () => watchingOf(household, seed);
+  const run = (start: ReadonlyMap<string, Station>, device: string | undefined, key: Pressed["key"]): Played | null => {
+    if (!device || !start.has(device)) return null;
+    const pressed = [{ atMs: 0, device, key }];
+    return { act, start, pressed, trace: simulate(start, pressed, seed) };
+  };
+  switch (act.act) {
+    case "screen-on":
+    case "news":
+      return run(household.stations, screen?.nature.device, { press: "power-on" });
+    case "screen-off":
+      return run(watching(), screen?.nature.device, { press: "power-off" });
+    case "louder":
+      return run(watching(), screen?.nature.device, { press: "volume-up" });
+    case "mute":
+      return run(watching(), screen?.nature.device, { press: "mute" });
+    case "choose-input": {
+      const node = household.network.nodes.find(({ device }) => device === screen?.nature.device);
+      const input = node ? node.inputs.indexOf(act.port) + 1 : 0;
+      return input ? run(screenOnOf(household, seed), screen?.nature.device, { press: "input", input }) : null;
+    }
+    case "wake":
+    case "night-update":
+      return run(household.stations, act.device, { press: "power-on" });
+    case "put-away":
+      return run(watchingOf(household, seed, act.device), act.device, { press: "power-off" });
+    case "music":
+      return run(household.stations, system?.nature.device, { press: "power-on" });
+    case "wrong-remote":
+      return run(watching(), system?.nature.device, { press: "power-off" });
+  }
+}
+
+/** The room after the screen was switched on with its remote. */
+function screenOnOf(household: Household, seed: number): ReadonlyMap<string, Station> {
+  const { screen } = castOf(household);
+  return screen
+    ? simulate(household.stations, [{ atMs: 0, device: screen.nature.device, key: { press: "power-on" } }], seed).end
+    : household.stations;
+}
+
+/** The room while a player is watched, whatever a person had to press for it: screen, player, sound system, input. */
+export function watchingOf(household: Household, seed: number, device?: string): ReadonlyMap<string, Station> {
+  const { screen, system } = castOf(household);
+  const player = device ? household.stations.get(device) : playersOf(household)[0];
+  if (!screen) return household.stations;
+  let now = screenOnOf(household, seed);
+  const press = (who: string | undefined, key: Pressed["key"]) => {
+    if (who) now = simulate(now, [{ atMs: 0, device: who, key }], seed).end;
+  };
+  if (system && now.get(system.nature.device)?.power !== "on") press(system.nature.device, { press: "power-on" });
+  if (player && now.get(player.nature.device)?.power !== "on") press(player.nature.device, { press: "power-on" });
+  const address: PhysicalAddress = player?.nature.physical ?? ROOT;
+  if (now.get(screen.nature.device)?.source !== address) {
+    const input = screen.nature.inputs.findIndex((one) => one === address) + 1;
+    if (input) press(screen.nature.device, { press: "input", input });
+  }
+  return now;
+}

@@ -1,0 +1,73 @@
+import { UNREGISTERED } from "@/core/facts";
+import { effectiveSetting, type SettingState } from "@/core/device";
+import { findDevice } from "@/core/job";
+import { castOf } from "./acts";
+import { NOWHERE } from "./address";
+import type { Household } from "./stations";
+import type { Cut } from "./topology";
+
+/** Something in the room's control that goes wrong sooner or later, found without playing an act. */
+export type Conflict =
+  /** Two of them answer to one name, or the later one to none. */
+  | { readonly conflict: "two-sound-systems"; readonly devices: readonly string[] }
+  | { readonly conflict: "no-address-left"; readonly device: string }
+  | { readonly conflict: "same-place"; readonly devices: readonly string[] }
+  | { readonly conflict: "no-place"; readonly device: string }
+  | { readonly conflict: "claimants"; readonly devices: readonly string[] }
+  /** The return channel starts over the control wire, which does not reach both, or is off. */
+  | { readonly conflict: "return-needs-control"; readonly screen: string; readonly system: string; readonly cuts: readonly Cut[] }
+  | { readonly conflict: "goes-off-with-one"; readonly device: string };
+
+/** Every conflict of a room. */
+export function conflictsOf(household: Household, state: SettingState = "planned"): readonly Conflict[] {
+  const { network, stations } = household;
+  const live = [...stations.values()].filter(({ nature }) => nature.logical !== null);
+  const { screen, system } = castOf(household);
+  const wires = [...new Set(live.map(({ nature }) => nature.wire))];
+  const onWire = (wire: number) => live.filter(({ nature }) => nature.wire === wire);
+  const twoSystems = wires.flatMap((wire): Conflict[] => {
+    const systems = onWire(wire).filter(({ nature }) => nature.kind === "audio");
+    return systems.length > 1 ? [{ conflict: "two-sound-systems", devices: systems.map(({ nature }) => nature.device) }] : [];
+  });
+  const places = new Map<string, string[]>();
+  for (const { nature } of live) {
+    const key = `${nature.wire} ${nature.physical}`;
+    if (nature.physical !== NOWHERE) places.set(key, [...(places.get(key) ?? []), nature.device]);
+  }
+  const thieves = live.filter(({ nature }) => nature.quirks.has("steals-source"));
+  const needsControl =
+    screen && system && !areOnOneWire(household, screen.nature.device, system.nature.device) && couldReturn(household, screen.nature.device)
+      ? [...household.soundWays].some(([device, way]) => device === screen.nature.device && way !== "arc" && way !== "none")
+        ? []
+        : [{ conflict: "return-needs-control", screen: screen.nature.device, system: system.nature.device, cuts: network.cuts } as const]
+      : [];
+  return [
+    ...twoSystems,
+    ...live.flatMap(({ nature }): Conflict[] =>
+      nature.logical === UNREGISTERED && !(nature.kind === "audio" && twoSystems.length)
+        ? [{ conflict: "no-address-left", device: nature.device }]
+        : [],
+    ),
+    ...[...places.values()].flatMap((devices): Conflict[] => (devices.length > 1 ? [{ conflict: "same-place", devices }] : [])),
+    ...live.flatMap(({ nature }): Conflict[] => (nature.physical === NOWHERE ? [{ conflict: "no-place", device: nature.device }] : [])),
+    ...(thieves.length > 1 ? [{ conflict: "claimants", devices: thieves.map(({ nature }) => nature.device) } as const] : []),
+    ...needsControl,
+    ...live.flatMap(({ nature }): Conflict[] =>
+      nature.quirks.has("switches-all-off") ? [{ conflict: "goes-off-with-one", device: nature.device }] : [],
+    ),
+  ].filter((conflict) => conflict.conflict !== "return-needs-control" || isOnOrUnknown(household, conflict.screen, state));
+}
+
+function areOnOneWire({ stations }: Household, a: string, b: string): boolean {
+  const [one, other] = [stations.get(a)?.nature, stations.get(b)?.nature];
+  return one !== undefined && other !== undefined && one.logical !== null && other.logical !== null && one.wire === other.wire;
+}
+
+/** A socket of it has a return channel. */
+const couldReturn = ({ job }: Household, device: string): boolean =>
+  findDevice(job, device)?.ports.some((port) => port.connector === "hdmi" && port.returns !== "none") ?? false;
+
+const isOnOrUnknown = ({ job }: Household, device: string, state: SettingState): boolean => {
+  const found = findDevice(job, device);
+  return found ? effectiveSetting(found, "speakers", state) !== "own" : false;
+};

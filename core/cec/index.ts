@@ -1,0 +1,14 @@
+export { bytesOfAddress, childAddress, inputTowards, isBelow, isPossible, NOWHERE, ROOT, type PhysicalAddress } from "./address";
+export { claimAddresses, type Claims, type Poll } from "./claims";
+export { bytesOfFrame, frameMs, readFrame, restMs, winsArbitration, type Frame, type FrameFinding, type ReadFrame } from "./frame";
+export { bytesOfMessage, readMessage, type AudioStatus, type Message, type Named } from "./message";
+export { simulate, type Pressed, type SentFrame, type StateChange, type Trace } from "./simulate";
+export type { Press, Station } from "./station";
+export { householdOf, type Household } from "./stations";
+export { kindOf, networkOf, type BusNode, type Cut, type Network } from "./topology";
+export { actsOf, castOf, eventOf, type Act, type Played } from "./acts";
+export { conflictsOf, type Conflict } from "./conflicts";
+export { actOfEvent, curesOf, judgeAll, type Cure } from "./cures";
+export { judgeAct, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
+export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
+export { readTrace, type TraceLine } from "./read-trace";

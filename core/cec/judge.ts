@@ -1,0 +1,246 @@
+import { findDevice, type Job } from "@/core/job";
+import { castOf, play, type Act, type Played } from "./acts";
+import { inputTowards, ROOT } from "./address";
+import { simulate, type Pressed, type StateChange, type Trace } from "./simulate";
+import { soundingOf, type Cast } from "./sound-of";
+import type { Station } from "./station";
+import type { Household } from "./stations";
+
+/** What is not as the household wishes it when an act has come to rest. */
+export type Miss =
+  | { readonly miss: "screen-off"; readonly device: string }
+  | { readonly miss: "player-off"; readonly device: string }
+  | { readonly miss: "shows-other"; readonly device: string }
+  | { readonly miss: "system-off"; readonly device: string }
+  | { readonly miss: "sound-from-screen"; readonly device: string }
+  | { readonly miss: "sound-from-system"; readonly device: string }
+  | { readonly miss: "no-sound" }
+  | { readonly miss: "still-on"; readonly device: string }
+  | { readonly miss: "woke"; readonly device: string }
+  | { readonly miss: "went-off"; readonly device: string }
+  | { readonly miss: "loudness-stays"; readonly device: string };
+
+/** Something a person still has to do, with its own remote or by hand. */
+export type HandStep = { readonly device: string; readonly key: Pressed["key"] };
+
+/** How an act goes. Seconds are counted from the first key. */
+export type ActVerdict =
+  | { readonly verdict: "as-wished" }
+  | { readonly verdict: "with-a-step"; readonly misses: readonly Miss[]; readonly steps: readonly HandStep[] }
+  | { readonly verdict: "fails"; readonly misses: readonly Miss[] }
+  | { readonly verdict: "unstable"; readonly between: readonly string[] };
+
+/** An act played and judged. */
+export interface JudgedAct {
+  readonly act: Act;
+  readonly played: Played;
+  readonly verdict: ActVerdict;
+  /** Until the wished picture and sound stay; null: they never come, or the act is about neither. */
+  readonly pictureMs: number | null;
+  readonly soundMs: number | null;
+  /** The remotes that a person takes in the hand, the steps that remain included. */
+  readonly remotes: readonly string[];
+}
+
+/** Plays and judges an act. Null where the room has nobody for it. */
+export function judgeAct(household: Household, act: Act, seed = 1): JudgedAct | null {
+  const played = play(household, act, seed);
+  if (!played) return null;
+  const verdict = verdictOf(household, played, seed);
+  const steps = verdict.verdict === "with-a-step" ? verdict.steps : [];
+  return {
+    act,
+    played,
+    verdict,
+    pictureMs: act.act === "music" ? null : settledMs(household, played, (misses) => !misses.some(({ miss }) => PICTURE.has(miss))),
+    soundMs: settledMs(household, played, (misses) => !misses.some(({ miss }) => SOUND.has(miss) || PICTURE.has(miss))),
+    remotes: [
+      ...new Set([...(act.act === "night-update" ? [] : played.pressed.map(({ device }) => device)), ...steps.map(({ device }) => device)]),
+    ],
+  };
+}
+
+const PICTURE: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["screen-off", "player-off", "shows-other"]);
+/** Sound without the wished picture is not that of the player. */
+const SOUND: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["system-off", "sound-from-screen", "sound-from-system", "no-sound"]);
+const BRINGS: ReadonlySet<Act["act"]> = new Set<Act["act"]>(["screen-on", "wake", "choose-input", "news", "music"]);
+
+function verdictOf(household: Household, played: Played, seed: number): ActVerdict {
+  const { trace } = played;
+  const quarrel = quarrelOf(trace);
+  if (trace.restless || quarrel.length) return { verdict: "unstable", between: quarrel };
+  const misses = missesOf(household, played, trace.end);
+  if (misses.length === 0) return { verdict: "as-wished" };
+  const steps = stepsFor(household, played, misses, trace.end);
+  if (steps.length === 0) return { verdict: "fails", misses };
+  let now = trace.end;
+  for (const { device, key } of steps) now = simulate(now, [{ atMs: 0, device, key }], seed).end;
+  return missesOf(household, played, now).length ? { verdict: "fails", misses } : { verdict: "with-a-step", misses, steps };
+}
+
+const MOST_CLAIMS = 3;
+
+/** Devices that claim the screen from each other again and again. */
+function quarrelOf({ frames }: Trace): readonly string[] {
+  const claims = new Map<string, number>();
+  for (const { device, frame } of frames) if (frame.message?.kind === "active-source") claims.set(device, (claims.get(device) ?? 0) + 1);
+  return [...claims].filter(([, count]) => count > MOST_CLAIMS).map(([device]) => device);
+}
+
+/** What is not as wished in a state of the room. The brief says from where the news should sound. */
+export function missesOf(
+  household: Household,
+  { act, start }: Pick<Played, "act" | "start">,
+  stations: ReadonlyMap<string, Station>,
+): readonly Miss[] {
+  const { job } = household;
+  const cast = castOf({ job, stations });
+  const { screen, system } = cast;
+  switch (act.act) {
+    case "screen-on":
+      return [...screenMisses(cast), ...(hasOwnSources(job, cast) ? soundMisses(household, cast) : [])];
+    case "news":
+      return [
+        ...screenMisses(cast),
+        ...(job.brief.newsFrom === "screen" ? ownSpeakersMisses(household, cast) : soundMisses(household, cast)),
+      ];
+    case "wake":
+      return [...screenMisses(cast), ...shownMisses(cast, act.device), ...soundMisses(household, cast)];
+    case "choose-input": {
+      const node = household.network.nodes.find(({ device }) => device === screen?.nature.device);
+      const address = screen?.nature.inputs[node?.inputs.indexOf(act.port) ?? -1];
+      const shown = [...stations.values()].find(
+        ({ nature }) => nature.physical === address && nature.kind !== "audio" && nature.kind !== "tv" && nature.kind !== "switch",
+      );
+      return shown
+        ? [...screenMisses(cast), ...shownMisses(cast, shown.nature.device), ...soundMisses(household, cast)]
+        : screenMisses(cast);
+    }
+    case "louder":
+    case "mute":
+      return loudnessMisses(household, castOf({ job, stations: start }), stations);
+    case "screen-off":
+      return [...stations.values()].flatMap((station): Miss[] =>
+        station.power === "standby" ? [] : [{ miss: "still-on", device: station.nature.device }],
+      );
+    case "put-away":
+      return screen && start.get(screen.nature.device)?.power === "on" && screen.power !== "on"
+        ? [{ miss: "went-off", device: screen.nature.device }]
+        : [];
+    case "night-update":
+      return [...stations.values()].flatMap(({ power, nature }): Miss[] =>
+        nature.device !== act.device && power !== "standby" ? [{ miss: "woke", device: nature.device }] : [],
+      );
+    case "music":
+      return [
+        ...(system?.power === "on" ? [] : system ? [{ miss: "system-off", device: system.nature.device } as const] : []),
+        ...(screen && screen.power !== "standby" ? [{ miss: "woke", device: screen.nature.device } as const] : []),
+      ];
+    case "wrong-remote":
+      return soundingOf(household.soundWays, cast) === "nowhere" ? [{ miss: "no-sound" }] : [];
+  }
+}
+
+const screenMisses = ({ screen }: Cast): readonly Miss[] =>
+  screen && screen.power !== "on" ? [{ miss: "screen-off", device: screen.nature.device }] : [];
+
+function shownMisses({ screen, stations }: Cast, device: string): readonly Miss[] {
+  const player = stations.get(device);
+  if (!player || !screen) return [];
+  const isAtInput = screen.input === inputTowards(ROOT, player.nature.physical);
+  const isShown = isAtInput && (screen.source === player.nature.physical || player.nature.logical === null);
+  return [
+    ...(player.power === "on" ? [] : [{ miss: "player-off", device } as const]),
+    ...(isShown ? [] : [{ miss: "shows-other", device } as const]),
+  ];
+}
+
+function soundMisses({ soundWays }: Household, cast: Cast): readonly Miss[] {
+  const { screen, system } = cast;
+  if (!system || !screen) return [];
+  switch (soundingOf(soundWays, cast)) {
+    case "system":
+      return [];
+    case "screen":
+      return [
+        system.power === "on"
+          ? { miss: "sound-from-screen", device: screen.nature.device }
+          : { miss: "system-off", device: system.nature.device },
+      ];
+    case "nowhere":
+      return [system.power === "on" ? { miss: "no-sound" } : { miss: "system-off", device: system.nature.device }];
+  }
+}
+
+/** A screen with apps or a tuner sounds by itself; another one waits for a player. */
+const hasOwnSources = (job: Job, { screen }: Cast): boolean =>
+  (screen && findDevice(job, screen.nature.device)?.sources.length !== 0) ?? false;
+
+/** What sounded when the key was pressed is louder, softer or muted now. */
+function loudnessMisses({ soundWays }: Household, before: Cast, stations: ReadonlyMap<string, Station>): readonly Miss[] {
+  const sounding = soundingOf(soundWays, before);
+  const from = sounding === "system" ? before.system : sounding === "screen" ? before.screen : undefined;
+  const now = from && stations.get(from.nature.device);
+  if (!from || !now) return [{ miss: "no-sound" }];
+  return now.volume !== from.volume || now.muted !== from.muted ? [] : [{ miss: "loudness-stays", device: from.nature.device }];
+}
+
+const ownSpeakersMisses = ({ soundWays }: Household, cast: Cast): readonly Miss[] =>
+  soundingOf(soundWays, cast) === "system" && cast.system ? [{ miss: "sound-from-system", device: cast.system.nature.device }] : [];
+
+/** What a person can press for what is missing; empty where a press does not help. */
+function stepsFor(
+  household: Household,
+  { pressed }: Played,
+  misses: readonly Miss[],
+  stations: ReadonlyMap<string, Station>,
+): readonly HandStep[] {
+  const { screen } = castOf({ job: household.job, stations });
+  return misses.flatMap((miss): HandStep[] => {
+    switch (miss.miss) {
+      case "screen-off":
+      case "player-off":
+      case "system-off":
+        return [{ device: miss.device, key: { press: "power-on" } }];
+      case "still-on":
+      case "woke":
+      case "sound-from-system":
+        return [{ device: miss.device, key: { press: "power-off" } }];
+      case "went-off":
+        return [{ device: miss.device, key: { press: "power-on" } }];
+      case "loudness-stays":
+        return pressed.map(({ key }) => ({ device: miss.device, key }));
+      case "shows-other": {
+        const address = stations.get(miss.device)?.nature.physical;
+        const input = screen && address ? inputTowards(ROOT, address) : null;
+        return screen && input ? [{ device: screen.nature.device, key: { press: "input", input } }] : [];
+      }
+      default:
+        return [];
+    }
+  });
+}
+
+/** When the wish began to hold and held to the end. */
+function settledMs(household: Household, played: Played, holds: (misses: readonly Miss[]) => boolean): number | null {
+  const { act, start, trace } = played;
+  if (!BRINGS.has(act.act)) return null;
+  let now = new Map(start);
+  let since: number | null = holds(missesOf(household, played, now)) ? 0 : null;
+  for (const group of byTime(trace.changes)) {
+    now = new Map(now);
+    for (const { device, what, value } of group.changes) {
+      const station = now.get(device);
+      if (station) now.set(device, { ...station, [what]: value });
+    }
+    if (!holds(missesOf(household, played, now))) since = null;
+    else since ??= group.tMs;
+  }
+  return since;
+}
+
+function byTime(changes: readonly StateChange[]): readonly { readonly tMs: number; readonly changes: readonly StateChange[] }[] {
+  const groups = new Map<number, StateChange[]>();
+  for (const change of changes) groups.set(change.tMs, [...(groups.get(change.tMs) ?? []), change]);
+  return [...groups].sort(([a], [b]) => a - b).map(([tMs, group]) => ({ tMs, changes: group }));
+}

@@ -1,0 +1,206 @@
+import { CEC_TIMES, EVERYONE } from "@/core/facts";
+import { bytesOfFrame, frameMs, restMs, winsArbitration, type Frame } from "./frame";
+import { playerStep } from "./machines/player";
+import { screenStep } from "./machines/screen";
+import { soundStep } from "./machines/sound";
+import type { Happening, Press, Station, Step } from "./station";
+
+/** A frame as it went over the wire. */
+export interface SentFrame {
+  readonly tMs: number;
+  readonly endMs: number;
+  readonly wire: number;
+  readonly device: string;
+  readonly frame: Frame;
+  readonly bytes: readonly number[];
+  /** Somebody answered with the acknowledge bit; to everyone: nobody refused. */
+  readonly acknowledged: boolean;
+  /** How often it had been sent before. */
+  readonly again: number;
+  /** Who wanted to begin at the same moment and gave way. */
+  readonly gaveWay: readonly string[];
+}
+
+/** What changed at a device and when. */
+export interface StateChange {
+  readonly tMs: number;
+  readonly device: string;
+  readonly what: "power" | "input" | "source" | "systemAudio" | "arc" | "volume" | "muted";
+  readonly value: string | number | boolean | null;
+}
+
+/** What went over the wires during an act, and how the room stands after it. */
+export interface Trace {
+  readonly frames: readonly SentFrame[];
+  readonly changes: readonly StateChange[];
+  readonly end: ReadonlyMap<string, Station>;
+  /** The bus did not come to rest within the bounds of an act. */
+  readonly restless: boolean;
+}
+
+/** A key pressed on a device's own remote, at a time of the act. */
+export interface Pressed {
+  readonly atMs: number;
+  readonly device: string;
+  readonly key: Press;
+}
+
+/** An act that is not at rest by then never is. */
+const MOST_FRAMES = 400;
+const LONGEST_MS = 120_000;
+const WATCHED = ["power", "input", "source", "systemAudio", "arc", "volume", "muted"] as const;
+
+interface Waiting {
+  readonly readyMs: number;
+  readonly frame: Frame;
+  readonly again: number;
+}
+interface Due {
+  readonly atMs: number;
+  readonly order: number;
+  readonly device: string;
+  readonly happening: Happening;
+}
+
+/**
+ * Plays an act on the wires of a room by a clock of its own: keys are pressed, devices wake, send, give way, are acknowledged or try
+ * again. The same room, keys and seed give the same trace.
+ * Source: CEC 1.4 §7 (arbitration, acknowledge, retransmission), §9 (signal-free times).
+ */
+export function simulate(stations: ReadonlyMap<string, Station>, pressed: readonly Pressed[], seed = 1): Trace {
+  const now = new Map(stations);
+  const queues = new Map<string, Waiting[]>([...stations.keys()].map((device) => [device, []]));
+  const wires = new Map<number, { freeMs: number; last: string | null }>();
+  const frames: SentFrame[] = [];
+  const changes: StateChange[] = [];
+  const chance = chanceOf(seed);
+  let count = 0;
+  let due: Due[] = [];
+  const schedule = (atMs: number, device: string, happening: Happening) => {
+    due.push({ atMs, order: (count += 1), device, happening });
+    due.sort((a, b) => a.atMs - b.atMs || a.order - b.order);
+  };
+  const happen = (tMs: number, device: string, happening: Happening) => {
+    const station = now.get(device);
+    if (!station) return;
+    const step = stepOf(station, happening);
+    for (const what of WATCHED) if (step.station[what] !== station[what]) changes.push({ tMs, device, what, value: step.station[what] });
+    now.set(device, step.station);
+    // A device thinks for a moment before it answers; how long differs from time to time.
+    let readyMs = tMs + (happening.kind === "hears" ? 20 + 60 * chance() : 5);
+    for (const { to, message } of step.sends) {
+      queues.get(device)?.push({ readyMs, frame: { from: station.nature.logical ?? EVERYONE, to, message }, again: 0 });
+      readyMs += 1;
+    }
+    for (const { name, afterMs } of step.timers) schedule(tMs + afterMs, device, { kind: "timer", name });
+  };
+  for (const { atMs, device, key } of pressed) schedule(atMs, device, { kind: "presses", key });
+
+  while (frames.length < MOST_FRAMES) {
+    const next = nextFrame(now, queues, wires);
+    const [first] = due;
+    if (!next && !first) return { frames, changes, end: now, restless: false };
+    if (first && (!next || first.atMs <= next.startMs)) {
+      if (first.atMs > LONGEST_MS) break;
+      due = due.slice(1);
+      happen(first.atMs, first.device, first.happening);
+      continue;
+    }
+    if (!next || next.startMs > LONGEST_MS) break;
+    const sent = sendOne(now, queues, wires, next);
+    frames.push(sent);
+    const sender = now.get(sent.device);
+    if (!sent.acknowledged || !sent.frame.message || !sender) continue;
+    for (const listener of listenersOf(now, sent))
+      schedule(sent.endMs, listener, {
+        kind: "hears",
+        from: sent.frame.from,
+        toAll: sent.frame.to === EVERYONE,
+        message: sent.frame.message,
+        fromMaker: sender.nature.maker,
+      });
+  }
+  return { frames, changes, end: now, restless: true };
+}
+
+function stepOf(station: Station, happening: Happening): Step {
+  switch (station.nature.kind) {
+    case "tv":
+      return screenStep(station, happening);
+    case "audio":
+      return soundStep(station, happening);
+    default:
+      return playerStep(station, happening);
+  }
+}
+
+interface Next {
+  readonly startMs: number;
+  readonly wire: number;
+  readonly device: string;
+  readonly waiting: Waiting;
+  readonly gaveWay: readonly string[];
+}
+
+/** The frame that begins next: the earliest that its wire's rest allows; of two at one moment the lower header. */
+function nextFrame(
+  stations: ReadonlyMap<string, Station>,
+  queues: ReadonlyMap<string, readonly Waiting[]>,
+  wires: ReadonlyMap<number, { freeMs: number; last: string | null }>,
+): Next | null {
+  let best: Next | null = null;
+  for (const [device, [waiting]] of queues) {
+    const station = stations.get(device);
+    if (!waiting || !station) continue;
+    const { wire } = station.nature;
+    const { freeMs, last } = wires.get(wire) ?? { freeMs: 0, last: null };
+    const rest = restMs(waiting.again ? "again" : last === device ? "same-initiator" : "new-initiator");
+    best = earlier(best, { startMs: Math.max(waiting.readyMs, freeMs + rest), wire, device, waiting, gaveWay: [] });
+  }
+  return best;
+}
+
+/** Two that begin within the same tenth of a bit both pull the wire; the lower header goes on. */
+function earlier(best: Next | null, other: Next): Next {
+  if (!best) return other;
+  const isTie = best.wire === other.wire && Math.abs(best.startMs - other.startMs) < CEC_TIMES.bitMs / 10;
+  if (!isTie) return other.startMs < best.startMs ? other : best;
+  const [winner, loser] = winsArbitration(best.waiting.frame, other.waiting.frame) === best.waiting.frame ? [best, other] : [other, best];
+  return { ...winner, gaveWay: [...winner.gaveWay, ...loser.gaveWay, loser.device] };
+}
+
+function sendOne(
+  stations: ReadonlyMap<string, Station>,
+  queues: Map<string, Waiting[]>,
+  wires: Map<number, { freeMs: number; last: string | null }>,
+  { startMs, wire, device, waiting, gaveWay }: Next,
+): SentFrame {
+  const bytes = bytesOfFrame(waiting.frame);
+  const endMs = startMs + frameMs(bytes.length);
+  const acknowledged = waiting.frame.to === EVERYONE || listenersOf(stations, { wire, device, frame: waiting.frame }).length > 0;
+  const rest = queues.get(device)?.slice(1) ?? [];
+  const isGivenUp = acknowledged || waiting.again >= CEC_TIMES.triesAgain;
+  queues.set(device, isGivenUp ? rest : [{ ...waiting, readyMs: endMs, again: waiting.again + 1 }, ...rest]);
+  wires.set(wire, { freeMs: endMs, last: device });
+  return { tMs: startMs, endMs, wire, device, frame: waiting.frame, bytes, acknowledged, again: waiting.again, gaveWay };
+}
+
+/** Who takes a frame in: the one that holds its address, or everyone else on the wire. */
+const listenersOf = (
+  stations: ReadonlyMap<string, Station>,
+  { wire, device, frame }: Pick<SentFrame, "wire" | "device" | "frame">,
+): readonly string[] =>
+  [...stations.values()].flatMap(({ nature }) =>
+    nature.device !== device && nature.wire === wire && nature.logical !== null && (frame.to === EVERYONE || nature.logical === frame.to)
+      ? [nature.device]
+      : [],
+  );
+
+/** Numbers from 0 to 1 that a seed decides: a linear congruential generator, constants of Numerical Recipes §7.1. */
+function chanceOf(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state / 2 ** 32;
+  };
+}

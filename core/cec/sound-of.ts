@@ -1,0 +1,75 @@
+import type { Arrival } from "@/core/chain";
+import { isBelow, ROOT } from "./address";
+import type { Station } from "./station";
+
+/** Where sound comes from at a moment: the sound system, the screen's own speakers, or nowhere. */
+export type Sounding = "system" | "screen" | "nowhere";
+
+/**
+ * How the sound of a player can reach the sound system: by itself once that is on (through it, by eARC, by a side cable), only by a
+ * return channel that both agreed on, by a cable of which the screen notices nothing, or not at all.
+ */
+export type SoundWay = "free" | "arc" | "unnoticed" | "none";
+
+/** The sound way of every player to what the household listens to, from the sound engine's own rows; the best where it has several. */
+export function soundWaysOf(board: readonly Arrival[]): ReadonlyMap<string, SoundWay> {
+  const order: readonly SoundWay[] = ["free", "unnoticed", "arc", "none"];
+  const ways = new Map<string, SoundWay>();
+  for (const row of board) {
+    const known = ways.get(row.player);
+    const way = wayOf(row);
+    if (known === undefined || order.indexOf(way) < order.indexOf(known)) ways.set(row.player, way);
+  }
+  return ways;
+}
+
+function wayOf({ arrives, hops, screen }: Arrival): SoundWay {
+  if (!arrives) return "none";
+  if (hops.some(({ link }) => link === "arc")) return "arc";
+  const isBeside = hops.some(({ device, link }) => device !== screen && link !== null && link !== "hdmi" && link !== "earc");
+  return isBeside ? "unnoticed" : "free";
+}
+
+/** The stations that an act is judged by. */
+export interface Cast {
+  readonly screen: Station | undefined;
+  readonly system: Station | undefined;
+  readonly stations: ReadonlyMap<string, Station>;
+}
+
+/**
+ * Where the sound of what is shown comes from. A screen that found nobody for its sound plays it itself; one that counts the sound as
+ * the sound system's is mute. Source: CEC 1.4 §13.15.2 (system audio mode mutes the screen), HDMI 2.1 §9.5 (eARC without CEC).
+ */
+export function soundingOf(ways: ReadonlyMap<string, SoundWay>, cast: Cast): Sounding {
+  const { screen, system } = cast;
+  if (!screen || screen.power !== "on") return system?.power === "on" && system.systemAudio ? "system" : "nowhere";
+  if (!system || system.nature.device === screen.nature.device) return "screen";
+  const way = ways.get(shownDevice(cast) ?? screen.nature.device) ?? "none";
+  const isOn = system.power === "on";
+  if (isOn && (way === "free" || way === "unnoticed" || (way === "arc" && screen.arc && system.arc))) return "system";
+  return screen.systemAudio || (way === "unnoticed" && screen.nature.playsElsewhere) ? "nowhere" : "screen";
+}
+
+/** The device that the screen shows: the one that stands where it takes the source to be. */
+export function shownDevice({ screen, stations }: Cast): string | undefined {
+  const source = screen?.source ?? ROOT;
+  if (source === ROOT) return screen?.nature.device;
+  const players = [...stations.values()].filter(({ nature }) => isPlayer(nature.kind));
+  const there = players.find(({ nature }) => nature.physical === source);
+  // One that takes no part claims nothing; it is shown when the screen turns to its input.
+  const mute = players.find(({ nature, power }) => nature.logical === null && power === "on" && isBelow(nature.physical, source));
+  return (there ?? mute)?.nature.device;
+}
+
+const isPlayer = (kind: Station["nature"]["kind"]): boolean => kind === "playback" || kind === "tuner" || kind === "recorder";
+
+/** Whose loudness the screen's remote moves; null: nobody's. */
+export function volumeOwner(ways: ReadonlyMap<string, SoundWay>, cast: Cast): string | null {
+  const { screen, system } = cast;
+  if (!screen || screen.power !== "on") return null;
+  if (!screen.systemAudio) return soundingOf(ways, cast) === "screen" ? screen.nature.device : null;
+  const foreign = system?.nature.quirks.has("ignores-foreign-keys") && system.nature.maker !== screen.nature.maker;
+  const moves = system?.power === "on" && system.nature.takesVolume && !system.nature.quirks.has("volume-by-remote-only") && !foreign;
+  return moves ? system.nature.device : null;
+}

@@ -1,0 +1,90 @@
+import type { CecKind } from "@/core/facts";
+import type { Quirk } from "@/core/device";
+import type { PhysicalAddress } from "./address";
+import type { Message } from "./message";
+
+export type Power = "on" | "standby" | "waking";
+
+/** What never changes of a device while an act runs. */
+export interface Nature {
+  readonly device: string;
+  readonly kind: CecKind;
+  readonly wire: number;
+  readonly physical: PhysicalAddress;
+  /** Null: it takes no part, and only hands and its own remote move it. */
+  readonly logical: number | null;
+  /** Physical address by input number minus one. */
+  readonly inputs: readonly (PhysicalAddress | null)[];
+  readonly wakeMs: number;
+  readonly quirks: ReadonlySet<Quirk>;
+  readonly maker: string;
+  /** Its own switches for power: whether it wakes others, and whether it goes off with them. */
+  readonly wakesOthers: boolean;
+  readonly obeysStandby: boolean;
+  /** A screen set to play from the sound system; always so for the others. */
+  readonly playsElsewhere: boolean;
+  /** Loudness over the bus moves it. */
+  readonly takesVolume: boolean;
+  /** The return channel between it and its partner, as far as sockets, wires and switches allow. */
+  readonly returnLink: "none" | "arc" | "earc";
+}
+
+/** What a device is doing at a moment. */
+export interface Station {
+  readonly nature: Nature;
+  readonly power: Power;
+  /** The number of the chosen input; null: its own apps or tuner, or for a sound system what comes back from the screen. */
+  readonly input: number | null;
+  /** Who it takes for the one that is shown. */
+  readonly source: PhysicalAddress | null;
+  /** Sound plays from the sound system, as it believes. */
+  readonly systemAudio: boolean;
+  /** The return channel was agreed on. */
+  readonly arc: boolean;
+  readonly volume: number;
+  readonly muted: boolean;
+  /** Asked for while it was still waking: done once it is awake. */
+  readonly pending: readonly Wish[];
+}
+
+/** What a waking device does first of all. */
+export type Wish =
+  { readonly wish: "system-audio"; readonly address: PhysicalAddress } | { readonly wish: "be-source" } | { readonly wish: "start" };
+
+/** What happens to a device. */
+export type Happening =
+  | { readonly kind: "hears"; readonly from: number; readonly toAll: boolean; readonly message: Message; readonly fromMaker: string }
+  | { readonly kind: "presses"; readonly key: Press }
+  | { readonly kind: "timer"; readonly name: Timer };
+
+/** A key of the device's own remote. */
+export type Press =
+  | { readonly press: "power-on" | "power-off" | "volume-up" | "volume-down" | "mute" }
+  | { readonly press: "input"; readonly input: number | null };
+
+export type Timer = "awake" | "claim-again" | "ask-return";
+
+/** What a device does next: its new state, what it sends, what it waits for. */
+export interface Step {
+  readonly station: Station;
+  readonly sends: readonly { readonly to: number; readonly message: Message }[];
+  readonly timers: readonly { readonly name: Timer; readonly afterMs: number }[];
+}
+
+export const stay = (station: Station): Step => ({ station, sends: [], timers: [] });
+
+/** One step and then another, as one. */
+export function andThen(step: Step, next: (station: Station) => Step): Step {
+  const more = next(step.station);
+  return { station: more.station, sends: [...step.sends, ...more.sends], timers: [...step.timers, ...more.timers] };
+}
+
+export const become = (station: Station, changes: Partial<Station>): Step => stay({ ...station, ...changes });
+
+export const send = (station: Station, to: number, ...messages: readonly Message[]): Step => ({
+  station,
+  sends: station.nature.logical === null ? [] : messages.map((message) => ({ to, message })),
+  timers: [],
+});
+
+export const wait = (station: Station, name: Timer, afterMs: number): Step => ({ station, sends: [], timers: [{ name, afterMs }] });

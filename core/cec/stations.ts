@@ -1,0 +1,93 @@
+import type { CecKind } from "@/core/facts";
+import { arrivalsOf, makeRig, returnChannel } from "@/core/chain";
+import { effectiveSetting, type Device, type SettingState } from "@/core/device";
+import { findDevice, type Job } from "@/core/job";
+import { childAddress, NOWHERE } from "./address";
+import { claimAddresses, type Claims } from "./claims";
+import { soundWaysOf, type SoundWay } from "./sound-of";
+import type { Nature, Station } from "./station";
+import { networkOf, type BusNode, type Network } from "./topology";
+
+/** Everything the simulation needs of a room. */
+export interface Household {
+  readonly job: Job;
+  readonly network: Network;
+  readonly claims: Claims;
+  readonly stations: ReadonlyMap<string, Station>;
+  /** How the sound of each player can reach the sound system. */
+  readonly soundWays: ReadonlyMap<string, SoundWay>;
+}
+
+/** How long a device of a class takes from the wish to be on until it is, where nobody measured it. The trade reckons with 5 to 20 s. */
+const WAKE_MS: Readonly<Record<CecKind, number>> = { tv: 6000, recorder: 15_000, tuner: 20_000, playback: 8000, audio: 5000, switch: 1000 };
+const QUIET = 20;
+
+/** The room asleep, every device with the address it takes when power comes back in the given order. */
+export function householdOf(job: Job, state: SettingState = "planned", order?: readonly string[]): Household {
+  const network = networkOf(job, state);
+  const claims = claimAddresses(network.nodes, order ?? inTreeOrder(network.nodes));
+  const returns = returnsOf(job, state);
+  const stations = new Map(
+    network.nodes.flatMap((node): [string, Station][] => {
+      const device = findDevice(job, node.device);
+      return device ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, returns, state))]] : [];
+    }),
+  );
+  return { job, network, claims, stations, soundWays: soundWaysOf(arrivalsOf(job, state)) };
+}
+
+const inTreeOrder = (nodes: readonly BusNode[]): readonly string[] =>
+  [...nodes].sort((a, b) => a.address.localeCompare(b.address, "en", { numeric: true })).map(({ device }) => device);
+
+const asleep = (nature: Nature): Station => ({
+  nature,
+  power: "standby",
+  input: null,
+  source: null,
+  systemAudio: false,
+  arc: false,
+  volume: QUIET,
+  muted: false,
+  pending: [],
+});
+
+function natureOf(
+  device: Device,
+  node: BusNode,
+  logical: number | null,
+  returns: ReadonlyMap<string, Nature["returnLink"]>,
+  state: SettingState,
+): Nature {
+  const setting = (key: Parameters<typeof effectiveSetting>[1]) => effectiveSetting(device, key, state);
+  return {
+    device: device.id,
+    kind: node.kind,
+    wire: node.wire,
+    physical: node.address,
+    logical,
+    inputs: node.inputs.map((_, index) => (node.address === NOWHERE ? null : childAddress(node.address, index + 1))),
+    wakeMs: device.control.wakeMs ?? WAKE_MS[node.kind],
+    quirks: new Set(device.control.quirks),
+    maker: device.maker,
+    wakesOthers: wakesOthers(node.kind, setting("control-wakes")),
+    obeysStandby: setting("control-obeys") !== "off",
+    playsElsewhere: setting("speakers") !== "own",
+    takesVolume: device.volume === "cec" || device.volume === "remote-and-cec",
+    returnLink: returns.get(device.id) ?? "none",
+  };
+}
+
+/** Where it has no switch for it, a screen or player wakes others, a sound system does not: music must not light the screen. */
+const wakesOthers = (kind: CecKind, value: string | null | undefined): boolean => (value ? value === "on" : kind !== "audio");
+
+/** The return channel that sockets, wires and switches allow each device, as the sound engine sees it. */
+function returnsOf(job: Job, state: SettingState): ReadonlyMap<string, Nature["returnLink"]> {
+  const rig = makeRig(job, state);
+  const links = new Map<string, Nature["returnLink"]>();
+  for (const cable of job.cables) {
+    const channel = returnChannel(rig, cable);
+    if (channel.kind !== "open") continue;
+    for (const end of [cable.from, cable.to]) links.set(end.device, channel.link);
+  }
+  return links;
+}

@@ -1,0 +1,144 @@
+import type { CecKind } from "@/core/facts";
+import { effectiveSetting, type Device, type SettingState } from "@/core/device";
+import { cableAt, findDevice, type Cable, type CableEnd, type Job } from "@/core/job";
+import { childAddress, NOWHERE, ROOT, type PhysicalAddress } from "./address";
+
+/** A device on the control wire. */
+export interface BusNode {
+  readonly device: string;
+  readonly kind: CecKind;
+  /** Devices of one wire hear each other. */
+  readonly wire: number;
+  /** Where the EDID that it reads says it stands. */
+  readonly address: PhysicalAddress;
+  /** Its HDMI inputs in their order; the first is number 1 of its addresses. */
+  readonly inputs: readonly string[];
+  /** It takes part: it speaks CEC and has it switched on, or nobody knows whether. */
+  readonly speaks: boolean;
+}
+
+/** Where the control wire ends although HDMI goes on. */
+export type Cut =
+  | { readonly at: "device"; readonly device: string }
+  | { readonly at: "socket"; readonly device: string; readonly port: string }
+  | { readonly at: "cable"; readonly cable: string };
+
+/** The control wires of a room, who hangs on them, and where they are cut. */
+export interface Network {
+  readonly nodes: readonly BusNode[];
+  readonly cuts: readonly Cut[];
+}
+
+/**
+ * Works out who hears whom. The wire runs along every HDMI cable and on inside each device, save where a device or a cable cuts it;
+ * the place of each is read upwards through the EDIDs, box by box, to the screen. A box that only copies an EDID hands on the address
+ * that it got. Source: HDMI 1.4 §8.7 (physical addresses), CEC 1.4 §4 (one wire).
+ */
+export function networkOf(job: Job, state: SettingState = "planned"): Network {
+  const wires = joinWires(job);
+  const nodes = job.devices.flatMap((device): BusNode[] => {
+    const kind = kindOf(device);
+    const sockets = hdmiPorts(device);
+    const main = mainSocket(job, device);
+    if (!kind || !main || sockets.length === 0) return [];
+    return [
+      {
+        device: device.id,
+        kind,
+        wire: wires.of({ device: device.id, port: main }),
+        address: addressOf(job, device.id, new Set()),
+        inputs: inputsOf(device),
+        speaks: device.speaksCec && effectiveSetting(device, "cec", state) !== "off",
+      },
+    ];
+  });
+  return { nodes, cuts: cutsOf(job) };
+}
+
+/** What a device is on the bus; null where it holds no address: a plain box only passes the wire on, or not. */
+export function kindOf({ control, role, sources, display }: Device): CecKind | null {
+  if (control.kind) return control.kind;
+  switch (role) {
+    case "screen":
+      return display ? "tv" : null;
+    case "sound":
+      return "audio";
+    case "player":
+      return sources.length > 0 && sources.every(({ kind }) => kind === "tuner") ? "tuner" : "playback";
+    case "box":
+      return null;
+  }
+}
+
+const hdmiPorts = (device: Device) => device.ports.filter(({ connector }) => connector === "hdmi");
+const inputsOf = (device: Device): readonly string[] => hdmiPorts(device).flatMap(({ id, direction }) => (direction === "in" ? [id] : []));
+
+const joinedAt = ({ speaksCec, control: { joins } }: Device, port: string): boolean =>
+  speaksCec && (joins === null || joins.includes(port));
+
+/** The socket by which a device hangs on its wire: the plugged output that joins it, else the first plugged input, else any. */
+function mainSocket(job: Job, device: Device): string | undefined {
+  const ports = hdmiPorts(device).filter(({ id }) => joinedAt(device, id) || !device.speaksCec);
+  const plugged = ports.filter(({ id }) => cableAt(job, { device: device.id, port: id }));
+  return (plugged.find(({ direction }) => direction === "out") ?? plugged[0] ?? ports[0])?.id;
+}
+
+function joinWires(job: Job) {
+  const ends = job.devices.flatMap((device) => hdmiPorts(device).map(({ id }) => keyOf({ device: device.id, port: id })));
+  const parent = new Map(ends.map((end) => [end, end]));
+  const find = (end: string): string => {
+    const up = parent.get(end) ?? end;
+    return up === end ? end : find(up);
+  };
+  const join = (a: string, b: string) => parent.set(find(a), find(b));
+  for (const device of job.devices) {
+    const joined = hdmiPorts(device).filter(({ id }) => joinedAt(device, id));
+    for (const port of joined.slice(1))
+      join(keyOf({ device: device.id, port: joined[0]?.id ?? port.id }), keyOf({ device: device.id, port: port.id }));
+  }
+  for (const cable of job.cables) if (carriesControl(job, cable)) join(keyOf(cable.from), keyOf(cable.to));
+  const numbers = new Map([...new Set(ends.map(find))].map((root, index) => [root, index]));
+  return { of: (end: CableEnd) => numbers.get(find(keyOf(end))) ?? -1 };
+}
+
+const keyOf = ({ device, port }: CableEnd): string => `${device} ${port}`;
+
+const isHdmi = (job: Job, { device, port }: CableEnd): boolean =>
+  findDevice(job, device)?.ports.some(({ id, connector }) => id === port && connector === "hdmi") ?? false;
+
+/** Pin 13 is in every HDMI cable of copper and light; an adapter or a lead made without it is noted at the cable. */
+const carriesControl = (job: Job, cable: Cable): boolean => cable.controlWire && isHdmi(job, cable.from) && isHdmi(job, cable.to);
+
+/** The address that the EDID at a device's output gives it. */
+function addressOf(job: Job, id: string, met: Set<string>): PhysicalAddress {
+  const device = findDevice(job, id);
+  if (!device || met.has(id)) return NOWHERE;
+  met.add(id);
+  const outputs = hdmiPorts(device).filter(({ direction }) => direction === "out");
+  const plugged = outputs.flatMap((port) => cableAt(job, { device: id, port: port.id }) ?? []);
+  const up = plugged.find(({ from }) => joinedAt(device, from.port)) ?? plugged[0];
+  if (!up) return inputsOf(device).length && (device.display || device.role === "box") ? ROOT : NOWHERE;
+  const above = findDevice(job, up.to.device);
+  const parent = addressOf(job, up.to.device, met);
+  if (!above || parent === NOWHERE) return NOWHERE;
+  if (copiesAddress(above) && parent !== ROOT) return parent;
+  return childAddress(parent, inputsOf(above).indexOf(up.to.port) + 1) ?? NOWHERE;
+}
+
+/** A plain box shows the EDID it sees and with it the address; receivers, bars and switches count their own inputs. */
+const copiesAddress = (device: Device): boolean => kindOf(device) === null;
+
+function cutsOf(job: Job): readonly Cut[] {
+  const plugged = (device: Device) => hdmiPorts(device).filter(({ id }) => cableAt(job, { device: device.id, port: id }));
+  return [
+    ...job.devices.flatMap((device): Cut[] => {
+      const sockets = plugged(device);
+      if (sockets.length < 2) return [];
+      if (!device.speaksCec) return [{ at: "device", device: device.id }];
+      return sockets.flatMap(({ id }): Cut[] => (joinedAt(device, id) ? [] : [{ at: "socket", device: device.id, port: id }]));
+    }),
+    ...job.cables.flatMap((cable): Cut[] =>
+      isHdmi(job, cable.from) && isHdmi(job, cable.to) && !cable.controlWire ? [{ at: "cable", cable: cable.id }] : [],
+    ),
+  ];
+}

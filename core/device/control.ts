@@ -1,0 +1,31 @@
+import { z } from "zod";
+import { CEC_KINDS } from "@/core/facts";
+
+/** What a device is known to do on the control bus that its class does not. Each is learned on site by what was seen. */
+export const QUIRKS = [
+  "ignores-standby",
+  "wakes-by-itself",
+  "steals-source",
+  "system-audio-only-when-on",
+  "ignores-foreign-keys",
+  "arc-only-by-hand",
+  "drops-arc-on-input-change",
+  "sends-only",
+  "volume-by-remote-only",
+  "switches-all-off",
+] as const;
+export type Quirk = (typeof QUIRKS)[number];
+
+/** A device on the control bus (CEC). Whether it takes part at all is `speaksCec` and its setting. */
+export const Control = z.strictObject({
+  /** What it says it is; null: as its role and sources tell. */
+  kind: z.enum(CEC_KINDS).nullable().default(null),
+  /** The HDMI sockets across which its control wire runs on; null: all of them. */
+  joins: z.array(z.string().min(1).max(64)).max(32).nullable().default(null),
+  /** From the wish to be on until it is; null: as its class. */
+  wakeMs: z.number().int().min(0).max(120_000).nullable().default(null),
+  /** What its maker calls HDMI control in the menu, as read on site. */
+  menuName: z.string().max(80).default(""),
+  quirks: z.array(z.enum(QUIRKS)).max(QUIRKS.length).default([]),
+});
+export type Control = z.infer<typeof Control>;

@@ -1,0 +1,155 @@
+import type { Act, ActVerdict, Conflict, Cure, HandStep, Miss, Press } from "@/core/cec";
+import { optionLabel, settingFact } from "@/core/facts";
+import type { Job } from "@/core/job";
+import { cutSentence } from "./cec-words";
+import { deviceName, listed, socketPrint, upperFirst } from "./names";
+
+/** What a household does, as they would say it. */
+export function actWords(job: Job, act: Act, screen: string | undefined): string {
+  const tv = screen ? deviceName(job, screen) : "the screen";
+  switch (act.act) {
+    case "screen-on":
+      return `switch on with the remote of ${tv}`;
+    case "screen-off":
+      return `switch everything off with the remote of ${tv}`;
+    case "wake":
+      return `wake ${deviceName(job, act.device)} with its own remote`;
+    case "put-away":
+      return `switch ${deviceName(job, act.device)} off while it is watched`;
+    case "choose-input":
+      return `turn ${tv} to ${screen ? socketPrint(job, { device: screen, port: act.port }) : act.port}`;
+    case "louder":
+      return `louder with the remote of ${tv}`;
+    case "mute":
+      return `mute with the remote of ${tv}`;
+    case "news":
+      return "watch the news";
+    case "music":
+      return "play music with the screen off";
+    case "night-update":
+      return `${deviceName(job, act.device)} wakes by itself at night`;
+    case "wrong-remote":
+      return "a child presses off on the sound system’s remote";
+  }
+}
+
+export const ACT_VERDICT_WORDS: Readonly<Record<ActVerdict["verdict"], string>> = {
+  "as-wished": "As wished",
+  "with-a-step": "Works with a step",
+  fails: "Fails",
+  unstable: "Unstable",
+};
+
+/** What is not as wished, in one sentence. */
+export function missSentence(job: Job, miss: Miss): string {
+  switch (miss.miss) {
+    case "screen-off":
+      return `${deviceName(job, miss.device)} stays off.`;
+    case "player-off":
+      return `${deviceName(job, miss.device)} stays off.`;
+    case "shows-other":
+      return `The screen does not turn to ${deviceName(job, miss.device)}.`;
+    case "system-off":
+      return `${deviceName(job, miss.device)} stays off, so it plays nothing.`;
+    case "sound-from-screen":
+      return `${deviceName(job, miss.device)} plays from its own speakers.`;
+    case "sound-from-system":
+      return `${deviceName(job, miss.device)} plays, although the screen’s own speakers are wished.`;
+    case "no-sound":
+      return "Nothing sounds.";
+    case "still-on":
+      return `${deviceName(job, miss.device)} stays on.`;
+    case "woke":
+      return `${deviceName(job, miss.device)} comes on although nobody wished it.`;
+    case "went-off":
+      return `${deviceName(job, miss.device)} goes off too.`;
+    case "loudness-stays":
+      return `The loudness of ${deviceName(job, miss.device)} does not move.`;
+  }
+}
+
+function pressWords(key: Press): string {
+  switch (key.press) {
+    case "power-on":
+      return "on";
+    case "power-off":
+      return "off";
+    case "volume-up":
+      return "louder";
+    case "volume-down":
+      return "softer";
+    case "mute":
+      return "mute";
+    case "input":
+      return key.input === null ? "its own apps or tuner" : `input ${key.input}`;
+  }
+}
+
+/** "Bar: on": a key that a person still presses. */
+export const stepWords = (job: Job, { device, key }: HandStep): string => `${deviceName(job, device)}: ${pressWords(key)}`;
+
+/** The verdict with its reasons and the steps that remain. */
+export function actVerdictSentence(job: Job, verdict: ActVerdict): string {
+  const head = `${ACT_VERDICT_WORDS[verdict.verdict]}.`;
+  switch (verdict.verdict) {
+    case "as-wished":
+      return head;
+    case "unstable":
+      return verdict.between.length
+        ? `${head} ${listed(verdict.between.map((device) => deviceName(job, device)))} claim the screen from each other again and again.`
+        : `${head} The bus does not come to rest.`;
+    case "fails":
+      return `${head} ${verdict.misses.map((miss) => missSentence(job, miss)).join(" ")}`;
+    case "with-a-step":
+      return `${head} ${verdict.misses.map((miss) => missSentence(job, miss)).join(" ")} Left to press: ${listed(verdict.steps.map((step) => stepWords(job, step)))}.`;
+  }
+}
+
+/** What is wrong with the control of a room, in one sentence. */
+export function conflictSentence(job: Job, conflict: Conflict): string {
+  const names = (devices: readonly string[]) => listed(devices.map((device) => deviceName(job, device)));
+  switch (conflict.conflict) {
+    case "two-sound-systems":
+      return `${names(conflict.devices)} are two sound systems on one control wire; only the first to get power can be the audio system, the other hears no loudness keys.`;
+    case "no-address-left":
+      return `${deviceName(job, conflict.device)} finds no address free: it can say that it is the source, but nobody can wake, ask or switch it off.`;
+    case "same-place":
+      return `${names(conflict.devices)} read the same place in the tree, so the screen cannot tell them apart.`;
+    case "no-place":
+      return `${deviceName(job, conflict.device)} reads no place in a tree: nothing with a screen is above it.`;
+    case "claimants":
+      return `${names(conflict.devices)} each take the screen back when another takes it.`;
+    case "return-needs-control":
+      return `The return channel from ${deviceName(job, conflict.screen)} to ${deviceName(job, conflict.system)} starts over HDMI control, which does not join the two.${conflict.cuts.map((cut) => ` ${cutSentence(job, cut)}`).join("")}`;
+    case "goes-off-with-one":
+      return `${deviceName(job, conflict.device)} switches everything off when it goes off.`;
+  }
+}
+
+/** A cure as something to do. */
+export function cureWords(job: Job, cure: Cure, screen: string | undefined): string {
+  switch (cure.cure) {
+    case "setting":
+      return `set ${settingFact(cure.setting).name} at ${deviceName(job, cure.device)} to ${optionLabel(cure.setting, cure.value)}`;
+    case "power-in-order":
+      return `take the power from all of them, then give it back in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
+    case "other-act":
+      return `a rule of the house: ${actWords(job, cure.act, screen)} instead`;
+    case "programmed-remote":
+      return `a programmed remote whose one key also sends ${listed(cure.steps.map((step) => stepWords(job, step)))} (in clear view, slower, and out of step where a key switches to and fro)`;
+  }
+}
+
+/** "Switch on with the remote of Television: as wished; picture after 6 s, sound after 11 s." */
+export function judgedActSentence(
+  job: Job,
+  judged: { readonly act: Act; readonly verdict: ActVerdict; readonly pictureMs: number | null; readonly soundMs: number | null },
+  screen: string | undefined,
+): string {
+  const seconds = (ms: number | null, what: string) => (ms === null ? [] : [`${what} after ${(ms / 1000).toFixed(0)}\u2009s`]);
+  const times = [...seconds(judged.pictureMs, "picture"), ...seconds(judged.soundMs, "sound")];
+  return [
+    `${upperFirst(actWords(job, judged.act, screen))}: ${actVerdictSentence(job, judged.verdict)}`,
+    ...(times.length ? [`${upperFirst(times.join(", "))}.`] : []),
+  ].join(" ");
+}
