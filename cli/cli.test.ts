@@ -199,7 +199,7 @@ describe("octachord cec", () => {
   });
 
   test("without an event judges every act of the house", () => {
-    const { status, stdout } = octachord(["cec", demo("receiver-den"), "--json"]);
+    const { status, stdout } = octachord(["cec", demo("attic-screen"), "--json"]);
     expect(status).toBe(0);
     const { acts, conflicts } = JSON.parse(stdout) as { acts: { verdict: { verdict: string } }[]; conflicts: unknown[] };
     expect(new Set(acts.map(({ verdict }) => verdict.verdict))).toEqual(new Set(["as-wished"]));

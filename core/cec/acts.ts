@@ -27,6 +27,9 @@ export interface Played {
   readonly trace: Trace;
 }
 
+/** What a person does because they want it; the rest happens to them, and no remote is programmed for it. */
+export const isOnPurpose = ({ act }: Act): boolean => act !== "night-update" && act !== "wrong-remote" && act !== "put-away";
+
 /** The name of an act on the command line and over HTTP. */
 export function eventOf(act: Act): string {
   switch (act.act) {

@@ -1,7 +1,7 @@
 import { applyCommand, type Command, type Job } from "@/core/job";
 import { UNREGISTERED, type SettingKey } from "@/core/facts";
 import type { SettingState } from "@/core/device";
-import { actsOf, eventOf, type Act } from "./acts";
+import { actsOf, eventOf, isOnPurpose, type Act } from "./acts";
 import { judgeAct, type ActVerdict, type HandStep, type JudgedAct } from "./judge";
 import { householdOf, type Household } from "./stations";
 
@@ -57,7 +57,10 @@ export function curesOf(household: Household, judged: JudgedAct, state: SettingS
     : [];
   const better = [...settings, ...inOrder].filter(({ rank }) => rank < rankOf(judged.verdict)).sort((a, b) => a.rank - b.rank);
   const rules = judged.act.act === "screen-on" ? otherActs(household) : [];
-  const remote = judged.verdict.verdict === "with-a-step" ? [{ cure: "programmed-remote", steps: judged.verdict.steps } as const] : [];
+  const remote =
+    judged.verdict.verdict === "with-a-step" && isOnPurpose(judged.act)
+      ? [{ cure: "programmed-remote", steps: judged.verdict.steps } as const]
+      : [];
   return [...better.map(({ cure }) => cure), ...rules, ...remote];
 }
 

@@ -12,3 +12,4 @@ export { actOfEvent, curesOf, judgeAll, type Cure } from "./cures";
 export { judgeAct, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
 export { readTrace, type TraceLine } from "./read-trace";
+export { remoteCardOf, type CardButton, type CardRemote } from "./remote-card";

@@ -9,6 +9,7 @@ import {
   judgeAct,
   judgeAll,
   networkOf,
+  remoteCardOf,
   simulate,
   type Household,
   type JudgedAct,
@@ -80,7 +81,7 @@ describe("2. HDMI control off at the television", () => {
     expect(on.played.trace.frames).toEqual([]);
     const [first] = curesOf(householdOf(off), on);
     expect(first).toMatchObject({ cure: "setting", device: "tv", setting: "cec", value: "on" });
-    expect(first && cureWords(off, first, "tv")).toBe("set HDMI control (CEC) at tv to on");
+    expect(first && cureWords(off, first, "tv")).toBe("set “HDMI control (CEC)” at tv to on");
     expect(conflictsOf(householdOf(off)).map(({ conflict }) => conflict)).toEqual(["return-needs-control"]);
   });
 });
@@ -304,6 +305,21 @@ describe("habits learned on site", () => {
     const lead = made(plain, { kind: "edit-cable", cable: plain.cables[1]?.id ?? "", fields: { controlWire: false } });
     expect(networkOf(lead).cuts).toEqual([{ at: "cable", cable: plain.cables[1]?.id }]);
     expect(verdictOf(lead, "wake:streamer")).not.toBe("as-wished");
+  });
+});
+
+describe("the household's card", () => {
+  test("has the buttons of acts that work, with what is left to press after them", () => {
+    const card = remoteCardOf(judgeAll(householdOf(set(plain, "streamer control-wakes off"))));
+    const streamer = card.find(({ remote }) => remote === "streamer");
+    expect(streamer?.buttons[0]).toMatchObject({ step: { device: "streamer", key: { press: "power-on" } } });
+    expect(streamer?.buttons[0]?.then.map((step) => step.device)).toContain("tv");
+    expect(card.find(({ remote }) => remote === "tv")?.buttons.some(({ act }) => act.act === "louder")).toBe(true);
+  });
+
+  test("is silent about acts that fail", () => {
+    const card = remoteCardOf(judgeAll(householdOf(set(plain, "tv cec off"))));
+    expect(card.flatMap(({ buttons }) => buttons).some(({ act }) => act.act === "screen-on")).toBe(false);
   });
 });
 

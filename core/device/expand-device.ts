@@ -6,7 +6,7 @@ const isPlain = (value: unknown): value is Plain => typeof value === "object" &&
 
 /**
  * Turns the short form of a device, `{"archetype":"…"}` plus overrides, into the long one; anything else passes unchanged.
- * `ports` and `settings` may be objects that change rows of the archetype by id or key; contents may be names of the catalogue.
+ * `ports` and `settings` may be objects that change rows of the archetype by id or key, `control` changes what it names; contents may be names of the catalogue.
  * The result is still unchecked: it goes to the schema next, so places in messages stay those of the file.
  */
 export function expandDevice(raw: unknown): unknown {
@@ -20,6 +20,7 @@ export function expandDevice(raw: unknown): unknown {
     ...row,
     ...(isPlain(change) ? change : { found: change }),
   }));
+  if (isPlain(raw.control)) merged.control = { ...base.control, ...raw.control };
   return withNamedContents(merged);
 }
 

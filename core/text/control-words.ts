@@ -130,7 +130,7 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
 export function cureWords(job: Job, cure: Cure, screen: string | undefined): string {
   switch (cure.cure) {
     case "setting":
-      return `set ${settingFact(cure.setting).name} at ${deviceName(job, cure.device)} to ${optionLabel(cure.setting, cure.value)}`;
+      return `set “${settingFact(cure.setting).name}” at ${deviceName(job, cure.device)} to ${optionLabel(cure.setting, cure.value)}`;
     case "power-in-order":
       return `take the power from all of them, then give it back in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
     case "other-act":

@@ -59,3 +59,4 @@ export {
   missSentence,
   stepWords,
 } from "./control-words";
+export { QUIRK_WORDS } from "./quirk-words";

@@ -13,6 +13,7 @@ export const PLACES = [
     places: [
       { path: "patch", name: jobWords.patch, key: "2" },
       { path: "arrivals", name: jobWords.arrivals, key: "3" },
+      { path: "control", name: jobWords.control, key: "4" },
     ],
   },
 ] as const;

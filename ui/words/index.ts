@@ -9,6 +9,7 @@ const words: Words = english;
 export const {
   arrivalsWords,
   briefWords,
+  controlWords,
   deviceWords,
   docketWords,
   frameWords,

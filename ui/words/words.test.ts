@@ -3,6 +3,15 @@ import { join } from "node:path";
 import { describe, expect, test } from "vitest";
 import * as words from "@/ui/words";
 
+/** What a function of words says of counts; of names where it takes a list of them. */
+function told(words: (...given: unknown[]) => unknown): unknown {
+  try {
+    return words(2, 3, 4);
+  } catch {
+    return words(["a"], ["b"], ["c"]);
+  }
+}
+
 const sourcesOf = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
@@ -21,7 +30,7 @@ describe("the words of the interface", () => {
 
   test("each says something and has no markup in it", () => {
     for (const [key, value] of all) {
-      const said = typeof value === "function" ? (value as (...given: unknown[]) => unknown)(["a"], ["b"], ["c"]) : value;
+      const said = typeof value === "function" ? told(value as (...given: unknown[]) => unknown) : value;
       for (const text of Array.isArray(said) ? said : [said]) {
         expect(text, key).toMatch(/\p{L}/u);
         expect(text, key).not.toMatch(/<\/?[a-z]|undefined/);

@@ -1,5 +1,6 @@
 export { arrivalsWords } from "./arrivals";
 export { briefWords } from "./brief";
+export { controlWords } from "./control";
 export { deviceWords } from "./device";
 export { docketWords } from "./docket";
 export { frameWords } from "./frame";

@@ -1,0 +1,5 @@
+import { ControlPlace } from "@/ui/control";
+
+export default function Page() {
+  return <ControlPlace />;
+}

@@ -1,0 +1,77 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+import { expectSaved, importDemo } from "./support";
+
+test("a quarrel on the control bus: which device, which switch ends it, applied and ended", async ({ page, request }) => {
+  const id = await importDemo(request, "receiver-den");
+  await page.goto(`/jobs/${id}/control`);
+  const act = page.locator('[data-act="night-update:set-top-box"]');
+  await expect(act).toHaveAttribute("data-verdict", "with-a-step");
+  await act.getByRole("button").click();
+  const story = page.getByRole("complementary", { name: "The chosen act" });
+  await expect(story.getByText(/Television comes on although nobody wished it/)).toBeVisible();
+  await expect(story.getByText("Set “Wakes others over HDMI control” at Set-top box to off.")).toBeVisible();
+  await story.getByRole("button", { name: "Plan it" }).first().click();
+  await expect(act).toHaveAttribute("data-verdict", "as-wished");
+  await expect(page.getByText(/Wakes others over HDMI control at Set-top box: off/).first()).toBeVisible();
+  await expectSaved(page);
+});
+
+test("by keyboard: an act, its frames in plain words with their bytes, and the address leads back", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/control`);
+  const wake = page.getByRole("button", { name: "Wake Console with its own remote" });
+  await wake.focus();
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/act=wake%3Aconsole/);
+  const frame = page.getByRole("button", { name: /Console tells everyone: I am the source \(3\.1\.0\.0\)/ }).first();
+  await frame.focus();
+  await page.keyboard.press("Enter");
+  await expect(frame).toHaveAttribute("aria-pressed", "true");
+  await expect(frame).toContainText("BF:82:31:00");
+  await page.reload();
+  await expect(wake).toHaveAttribute("aria-pressed", "true");
+});
+
+test("what was seen on site is ticked and judged at once; the card tells the household", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/control?view=habits`);
+  await expect(page.getByText("15 of 15 acts as wished")).toBeVisible();
+  await page.getByRole("group", { name: "Bar" }).getByLabel("Did not go off with the others").check();
+  await expect(page.getByText("14 of 15 acts as wished")).toBeVisible();
+  await page.getByRole("button", { name: "Remote card" }).click();
+  const remote = page.locator("section").filter({ hasText: "Remote of Television" });
+  await expect(remote.getByText("Switch everything off with the remote of Television, then Bar: off")).toBeVisible();
+});
+
+test("a pasted trace is explained with the room's names; what is strange or no frame is told and stops nothing", async ({
+  page,
+  request,
+}) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/control?view=trace`);
+  await page
+    .getByRole("textbox", { name: "Trace of the control bus" })
+    .fill("adapter ready <script>\n1.000 0F:36\n1.250 5F:72:00\n1.400 4F:E3\n1.500 4F:82:10:10");
+  const lines = page.getByRole("list", { name: "The trace, explained" }).getByRole("listitem");
+  await expect(lines).toHaveCount(5);
+  await expect(lines.nth(0)).toContainText("No frame: adapter ready <script>");
+  await expect(lines.nth(1)).toContainText("Television asks everyone: go to stand-by.");
+  await expect(lines.nth(2)).toContainText("0.250");
+  await expect(lines.nth(2)).toContainText("Bar tells everyone: the sound is yours again.");
+  await expect(lines.nth(3)).toContainText("No standard has the message E3.");
+  await expect(lines.nth(4)).toContainText("1.0.1.0 is no place in an HDMI tree.");
+  await expect(page.getByText("4 frames, 1 line without one, 2 with something strange")).toBeVisible();
+});
+
+for (const theme of ["dim", "day"])
+  test(`axe finds nothing serious on any view of Control, ${theme}`, async ({ page, request, context, baseURL }) => {
+    await context.addCookies([{ name: "octachord-theme", value: theme, url: baseURL ?? "" }]);
+    const id = await importDemo(request, "receiver-den");
+    for (const view of ["acts", "card", "habits", "trace"]) {
+      await page.goto(`/jobs/${id}/control?view=${view}`);
+      await expect(page.getByRole("button", { name: "Acts" })).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.filter(({ impact }) => impact === "serious" || impact === "critical")).toEqual([]);
+    }
+  });

@@ -1,0 +1,1 @@
+export { ControlPlace } from "./control-place";

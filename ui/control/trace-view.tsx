@@ -1,0 +1,76 @@
+"use client";
+
+import { Input } from "antd";
+import { useMemo, useState } from "react";
+import { readTrace, type Household } from "@/core/cec";
+import { addressNamesOf, frameBytes, frameFindingSentence, frameWords, plural } from "@/core/text";
+import { controlWords } from "@/ui/words";
+import styles from "./control.module.css";
+
+const MOST_SHOWN = 400;
+const MOST_LETTERS = 2_000_000;
+
+/** A trace that an adapter printed, pasted or dropped, explained line by line with the names of this room. */
+export function TraceView({ household }: { household: Household }) {
+  const [text, setText] = useState("");
+  const [shown, setShown] = useState(MOST_SHOWN);
+  const lines = useMemo(() => readTrace(text), [text]);
+  const names = addressNamesOf(household, mainWire(household));
+  const take = async (file: File | undefined) => {
+    if (file) setText((await file.slice(0, MOST_LETTERS).text()).slice(0, MOST_LETTERS));
+  };
+  const read = lines.filter(({ frame }) => frame).length;
+  const strange = lines.filter(({ frame }) => frame?.findings.length).length;
+  return (
+    <div
+      className={styles.trace}
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        event.stopPropagation();
+        void take(event.dataTransfer.files[0]);
+      }}
+    >
+      <p className={styles.quiet}>{controlWords.traceWords}</p>
+      <Input.TextArea
+        aria-label={controlWords.traceLabel}
+        placeholder={controlWords.traceExample}
+        value={text}
+        rows={5}
+        maxLength={MOST_LETTERS}
+        spellCheck={false}
+        onChange={(event) => setText(event.target.value)}
+      />
+      {lines.length ? <p role="status">{controlWords.traceRead(read, lines.length - read, strange)}</p> : null}
+      <ol className={styles.frames} aria-label={controlWords.traceExplained}>
+        {lines.slice(0, shown).map(({ line, tMs, frame, text: raw }) => (
+          <li key={line}>
+            <code className={styles.time}>{tMs === null ? controlWords.lineNumber(line) : controlWords.at(tMs)}</code>
+            {frame ? (
+              <span className={styles.explained}>
+                <span>
+                  {frameWords(frame, names)}
+                  {frame.findings.map((finding) => (
+                    <em key={finding.code}> {frameFindingSentence(finding)}</em>
+                  ))}
+                </span>
+                <code>{frameBytes(frame.bytes)}</code>
+              </span>
+            ) : (
+              <span className={styles.changed}>{controlWords.noFrame(raw.slice(0, 80))}</span>
+            )}
+          </li>
+        ))}
+      </ol>
+      {lines.length > shown ? (
+        <button type="button" className={styles.more} onClick={() => setShown(shown + MOST_SHOWN * 5)}>
+          {controlWords.showMore(plural(lines.length - shown, "line"))}
+        </button>
+      ) : null}
+    </div>
+  );
+}
+
+/** An adapter hangs on the wire of the screen. */
+const mainWire = ({ stations }: Household): number =>
+  [...stations.values()].find(({ nature }) => nature.kind === "tv")?.nature.wire ?? [...stations.values()][0]?.nature.wire ?? 0;
