@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import { importDemo, socket } from "./support";
 
-const PLACES = ["brief", "gear", "patch", "arrivals"] as const;
+const PLACES = ["brief", "gear", "patch", "arrivals", "control"] as const;
 
 async function expectNoSeriousIssue(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -30,6 +30,10 @@ for (const theme of ["dim", "day"] as const) {
         "arrivals",
         "arrivals?view=changes",
         "arrivals?view=compare",
+        "control",
+        "control?view=card",
+        "control?view=habits",
+        "control?view=trace",
       ].map((place) => `/jobs/${flat}/${place}`),
       `/jobs/${hall}/brief`,
       `/jobs/${hall}/patch?cable=matrix-projector`,

@@ -116,6 +116,11 @@ describe("what cannot be is told", () => {
   });
 });
 
+test("what cannot be read is not taken for a call", () => {
+  expect(frameWords(readFrame([0x4f, 0xe3]), nobody)).toBe("the player 1 tells everyone something that cannot be read.");
+  expect(frameWords(readFrame([0x44]), nobody)).toBe("Is the address “player 1” free?");
+});
+
 describe("places in an HDMI tree", () => {
   test("each input has the place of its box with one number more, down to the fourth level", () => {
     expect(childAddress(ROOT, 3)).toBe("3.0.0.0");

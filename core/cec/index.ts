@@ -2,7 +2,7 @@ export { bytesOfAddress, childAddress, inputTowards, isBelow, isPossible, NOWHER
 export { claimAddresses, type Claims, type Poll } from "./claims";
 export { bytesOfFrame, frameMs, readFrame, restMs, winsArbitration, type Frame, type FrameFinding, type ReadFrame } from "./frame";
 export { bytesOfMessage, readMessage, type AudioStatus, type Message, type Named } from "./message";
-export { simulate, type Pressed, type SentFrame, type StateChange, type Trace } from "./simulate";
+export { faultOf, simulate, type Pressed, type SentFrame, type StateChange, type Trace } from "./simulate";
 export type { Press, Station } from "./station";
 export { householdOf, type Household } from "./stations";
 export { kindOf, networkOf, type BusNode, type Cut, type Network } from "./topology";

@@ -5,6 +5,7 @@ import {
   actOfEvent,
   conflictsOf,
   curesOf,
+  faultOf,
   householdOf,
   judgeAct,
   judgeAll,
@@ -15,8 +16,10 @@ import {
   type JudgedAct,
   type Trace,
 } from "@/core/cec";
+import { arrivalsOf } from "@/core/chain";
 import { removeWithCables, type Job } from "@/core/job";
-import { addressNamesOf, conflictSentence, cureWords, frameBytes, frameWords } from "@/core/text";
+import { smallestChanges } from "@/core/plan";
+import { addressNamesOf, conflictSentence, cureWords, frameBytes, frameWords, reasonSentence } from "@/core/text";
 
 const judged = (job: Job | Household, event: string): JudgedAct => {
   const household = "network" in job ? job : householdOf(job);
@@ -162,6 +165,7 @@ describe("6. an extractor without control between player and screen", () => {
     expect(wake.verdict.verdict).not.toBe("as-wished");
     // Its call to the screen goes unanswered and is tried five times again.
     const calls = wake.played.trace.frames.filter(({ frame }) => frame.message?.kind === "image-view-on");
+    expect(wake.played.trace.frames[faultOf(wake.played.trace) ?? -1]).toBe(calls[0]);
     expect(calls.map(({ acknowledged, again }) => [acknowledged, again])).toEqual([0, 1, 2, 3, 4, 5].map((again) => [false, again]));
   });
 });
@@ -321,6 +325,20 @@ describe("the household's card", () => {
     const card = remoteCardOf(judgeAll(householdOf(set(plain, "tv cec off"))));
     expect(card.flatMap(({ buttons }) => buttons).some(({ act }) => act.act === "screen-on")).toBe(false);
   });
+});
+
+test("ARC that nobody can start is silence on the board, with that reason; a cable with its wire is the cure", () => {
+  const bar = plain.cables.find(({ from }) => from.device === "bar")?.id ?? "";
+  const lead = made(plain, { kind: "edit-cable", cable: bar, fields: { controlWire: false } });
+  const news = arrivalsOf(lead, "planned").find(({ player }) => player === "tv");
+  expect(news?.verdict).toBe("silent");
+  const reason = news?.losses.find(({ scope }) => scope === "path")?.reason;
+  expect(reason).toMatchObject({ code: "no-control-wire", cable: bar });
+  expect(reason && reasonSentence(lead, reason)).toContain("has no control wire (pin 13), and ARC is started over CEC.");
+  const { best } = smallestChanges(lead);
+  expect(best.changes.map(({ command }) => command)).toEqual([
+    { kind: "edit-cable", cable: bar, fields: { class: "ultra-high-speed", returnWires: "earc", controlWire: true, direction: "either" } },
+  ]);
 });
 
 describe("whatever keys are pressed in whatever order", () => {

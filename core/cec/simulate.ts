@@ -38,6 +38,12 @@ export interface Trace {
   readonly restless: boolean;
 }
 
+/** The first frame that nobody answered or that was refused; null where all went through. */
+export function faultOf({ frames }: Pick<Trace, "frames">): number | null {
+  const at = frames.findIndex(({ acknowledged, frame }) => !acknowledged || frame.message?.kind === "feature-abort");
+  return at < 0 ? null : at;
+}
+
 /** A key pressed on a device's own remote, at a time of the act. */
 export interface Pressed {
   readonly atMs: number;

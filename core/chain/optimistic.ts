@@ -140,21 +140,34 @@ function linksFrom(job: Job, exit: CableEnd, freedom: Freedom): readonly { link:
     const isThere = cable !== undefined && isAt(cable.from, out) && (freedom.plugs || isAt(cable.to, into));
     const isNew = cable === undefined && freedom.cables;
     if (!isThere && !isNew) return [];
-    return links(job, exit, port, end, freedom.cables ? "earc" : (cable?.returnWires ?? "earc"));
+    return links(
+      job,
+      exit,
+      port,
+      end,
+      freedom.cables || !cable ? BEST_WIRES : { back: cable.returnWires ?? "earc", control: cable.controlWire },
+    );
   });
 }
 
+/** What is in a cable, as far as a return needs it. */
+interface Wires {
+  readonly back: "none" | "arc" | "earc";
+  readonly control: boolean;
+}
+const BEST_WIRES: Wires = { back: "earc", control: true };
+
 /** Forward from an output; from an input back along the return, as good as both sockets and the wires allow with every switch on. */
-function links(job: Job, exit: CableEnd, port: Port, end: CableEnd, wires: "none" | "arc" | "earc"): { link: LinkKind; end: CableEnd }[] {
+function links(job: Job, exit: CableEnd, port: Port, end: CableEnd, wires: Wires): { link: LinkKind; end: CableEnd }[] {
   if (port.direction === "out") {
     const { link } = connectorFact(port.connector);
     return link ? [{ link, end }] : [];
   }
   const far = portOf(job, end);
-  if (port.connector !== "hdmi" || far?.connector !== "hdmi" || wires === "none" || port.returns === "none" || far.returns === "none")
+  if (port.connector !== "hdmi" || far?.connector !== "hdmi" || wires.back === "none" || port.returns === "none" || far.returns === "none")
     return [];
-  const isEarc = wires === "earc" && port.returns !== "arc" && far.returns !== "arc";
-  const hasCec = [exit, end].every(({ device }) => job.devices.find(({ id }) => id === device)?.speaksCec);
+  const isEarc = wires.back === "earc" && port.returns !== "arc" && far.returns !== "arc";
+  const hasCec = wires.control && [exit, end].every(({ device }) => job.devices.find(({ id }) => id === device)?.speaksCec);
   return isEarc ? [{ link: "earc", end }] : hasCec ? [{ link: "arc", end }] : [];
 }
 

@@ -73,6 +73,7 @@ export type Reason =
   | { readonly code: "plug-mutes"; readonly device: string; readonly port: string }
   | { readonly code: "link-lossy"; readonly link: LinkKind }
   | { readonly code: "no-cec"; readonly device: string; readonly because: readonly ReturnLimit[] }
+  | { readonly code: "no-control-wire"; readonly cable: string; readonly because: readonly ReturnLimit[] }
   | { readonly code: "renders-binaural"; readonly device: string }
   | { readonly code: "decode-mode"; readonly device: string; readonly value: string; readonly need: string; readonly have: Bed }
   | { readonly code: "not-connected"; readonly device: string }

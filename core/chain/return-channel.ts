@@ -12,7 +12,7 @@ export type ReturnChannel =
 /**
  * Whether sound can run back along a cable from the screen's input to the sound system's output, and as what.
  * eARC needs both sockets, the cable's made pair and both switches, and finds its partner by itself. ARC needs one wire and is
- * started over CEC, so it also needs CEC at both ends. Mixed ends fall back to ARC.
+ * started over CEC, so it also needs CEC at both ends and its wire between them. Mixed ends fall back to ARC.
  * Source: HDMI 2.1 §9.5 (eARC discovery without CEC); HDMI 1.4 Supplement 2 and CEC 13.17 (ARC initiation).
  */
 export function returnChannel(rig: Rig, cable: Cable): ReturnChannel {
@@ -39,13 +39,14 @@ function negotiate(rig: Rig, cable: Cable): ReturnChannel {
   if (because.length === 0) return { kind: "open", link: "earc", because };
 
   const unsure = unknownSettings(rig, ends, ["arc", "cec"]);
+  const cut: readonly Reason[] = cable.controlWire ? [] : [{ code: "no-control-wire", cable: cable.id, because }];
   const off = ends.flatMap((end): Reason[] => [
     ...(rig.device(end.device)?.speaksCec === false ? [{ code: "no-cec", device: end.device, because } as const] : []),
     ...(["arc", "cec"] as const)
       .filter((setting) => valueAt(rig, end, setting) === "off")
       .map((setting) => ({ code: "return-off", device: end.device, setting, because }) as const),
   ]);
-  if (off.length) return { kind: "closed", reasons: off };
+  if (cut.length + off.length) return { kind: "closed", reasons: [...cut, ...off] };
   return unsure.length ? { kind: "unknown", facts: unsure } : { kind: "open", link: "arc", because };
 }
 

@@ -31,7 +31,7 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: r
   // Where plugs are free it only matters which cables there are, not where they sit.
   const byWires = new Map<string, ReadonlyMap<string, number>>();
   const ofPlugs = (job: Job): ReadonlyMap<string, number> => {
-    const key = JSON.stringify(job.cables.map(({ from, returnWires }) => [from, returnWires]));
+    const key = JSON.stringify(job.cables.map(({ from, returnWires, controlWire }) => [from, returnWires, controlWire]));
     const known = byWires.get(key) ?? reachable(job, { plugs: true, cables: false });
     byWires.set(key, known);
     return known;

@@ -107,10 +107,10 @@ function cableChanges(job: Job): Change[] {
       decides: [`cable ${cable.id}`],
       command: { kind: "edit-cable", cable: cable.id, fields },
     });
-    const isBest = cable.returnWires === "earc" && cable.class === "ultra-high-speed";
+    const isBest = cable.returnWires === "earc" && cable.class === "ultra-high-speed" && cable.controlWire;
     const isLight = cable.class === "hybrid-optical-hdmi";
     return [
-      ...(isBest ? [] : [change({ class: "ultra-high-speed", returnWires: "earc", direction: "either" })]),
+      ...(isBest ? [] : [change({ class: "ultra-high-speed", returnWires: "earc", controlWire: true, direction: "either" })]),
       ...(isLight || cable.lengthM <= LONG_M ? [] : [change({ class: "hybrid-optical-hdmi", returnWires: "none", direction: "one-way" })]),
     ];
   });

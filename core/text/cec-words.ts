@@ -19,9 +19,11 @@ const addressName = (names: AddressNames, address: number): string =>
 const senderName = (names: AddressNames, address: number): string =>
   address === EVERYONE ? (names(address) ?? "A device without an address") : addressName(names, address);
 
-/** A frame in plain words: "Streamer tells everyone: I am the source (1.0.0.0)." */
-export function frameWords(frame: Frame, names: AddressNames): string {
+/** A frame in plain words: "Streamer tells everyone: I am the source (1.0.0.0)." One that was read may hold what no standard has. */
+export function frameWords(frame: Frame & { readonly bytes?: readonly number[] }, names: AddressNames): string {
   const from = senderName(names, frame.from);
+  if (frame.message === null && (frame.bytes?.length ?? 1) !== 1)
+    return `${from} tells ${addressName(names, frame.to)} something that cannot be read.`;
   if (frame.message === null)
     return frame.from === frame.to
       ? `Is the address “${reservedName(frame.to)}” free?`

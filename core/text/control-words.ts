@@ -33,6 +33,30 @@ export function actWords(job: Job, act: Act, screen: string | undefined): string
   }
 }
 
+/** The same as it stands on the household's card, beside the button. */
+export function cardWords(job: Job, act: Act, screen: string | undefined): string {
+  switch (act.act) {
+    case "screen-on":
+      return "screen and sound";
+    case "screen-off":
+      return "everything off";
+    case "wake":
+      return `watch ${deviceName(job, act.device)}`;
+    case "louder":
+      return "louder";
+    case "mute":
+      return "silent, and again to sound";
+    case "news":
+      return "the news";
+    case "music":
+      return "music, the screen stays off";
+    case "choose-input":
+      return `turn to ${screen ? socketPrint(job, { device: screen, port: act.port }) : act.port}`;
+    default:
+      return actWords(job, act, screen);
+  }
+}
+
 export const ACT_VERDICT_WORDS: Readonly<Record<ActVerdict["verdict"], string>> = {
   "as-wished": "As wished",
   "with-a-step": "Works with a step",

@@ -53,6 +53,7 @@ export {
   ACT_VERDICT_WORDS,
   actVerdictSentence,
   actWords,
+  cardWords,
   conflictSentence,
   cureWords,
   judgedActSentence,

@@ -100,6 +100,8 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return `${upperFirst(linkName(reason.link))} codes the sound once more, with loss.`;
     case "no-cec":
       return `${name(reason.device)} takes no part in HDMI control (CEC), and ARC is started over CEC.${becauseClause(job, reason.because)}`;
+    case "no-control-wire":
+      return `${upperFirst(cableName(job, reason.cable))} has no control wire (pin 13), and ARC is started over CEC.${becauseClause(job, reason.because)}`;
     case "renders-binaural":
       return `${name(reason.device)} renders for headphones: two channels leave it, and no objects.`;
     case "decode-mode":
@@ -160,6 +162,8 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return `${linkFact(reason.link).name} codes with loss`;
     case "no-cec":
       return "no CEC, so no ARC";
+    case "no-control-wire":
+      return "no control wire, so no ARC";
     case "renders-binaural":
       return "rendered for headphones";
     case "decode-mode":

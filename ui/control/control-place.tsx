@@ -1,8 +1,9 @@
 "use client";
 
+import { Button } from "antd";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { castOf, conflictsOf, curesOf, eventOf, householdOf, judgeAll, type JudgedAct } from "@/core/cec";
+import { castOf, conflictsOf, curesOf, eventOf, faultOf, householdOf, judgeAll, type JudgedAct } from "@/core/cec";
 import { EffectLine, Sheet, useJob } from "@/ui/job";
 import { EmptyPlace, Switcher, useChosen } from "@/ui/kit";
 import { controlWords } from "@/ui/words";
@@ -73,8 +74,25 @@ function PlayedAct({ household, judged }: { household: ReturnType<typeof househo
   const [mark, setMark] = useState<string | null>(null);
   const { frames, changes } = judged.played.trace;
   if (frames.length + changes.length === 0) return <p className={styles.quiet}>{controlWords.nothingHappens}</p>;
+  const keys = frames.map((_, index) => `frame-${index}`);
+  const at = mark ? keys.indexOf(mark) : -1;
+  const step = (by: number) => setMark(keys[Math.min(keys.length - 1, Math.max(0, at + by))] ?? null);
+  const fault = faultOf(judged.played.trace);
   return (
     <>
+      <div className={styles.steps} role="group" aria-label={controlWords.steps}>
+        <Button size="small" disabled={at <= 0} onClick={() => step(-1)}>
+          {controlWords.frameBefore}
+        </Button>
+        <Button size="small" disabled={at === keys.length - 1} onClick={() => step(1)}>
+          {controlWords.frameAfter}
+        </Button>
+        {fault === null ? null : (
+          <Button size="small" onClick={() => setMark(keys[fault] ?? null)}>
+            {controlWords.toTheFault}
+          </Button>
+        )}
+      </div>
       <BusRuler judged={judged} chosen={mark} onChoose={setMark} />
       <FrameList household={household} judged={judged} chosen={mark} onChoose={setMark} />
     </>

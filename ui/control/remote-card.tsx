@@ -1,7 +1,7 @@
 "use client";
 
 import { remoteCardOf, type JudgedAct } from "@/core/cec";
-import { actWords, deviceName, stepWords, upperFirst } from "@/core/text";
+import { cardWords, deviceName, stepWords, upperFirst } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
@@ -17,10 +17,10 @@ export function RemoteCard({ all, screen }: { all: readonly JudgedAct[]; screen:
           <h3>{controlWords.remoteOf(deviceName(job, remote))}</h3>
           <dl>
             {buttons.map(({ step, act, then: after }) => (
-              <div key={`${stepWords(job, step)} ${actWords(job, act, screen)}`}>
+              <div key={`${stepWords(job, step)} ${cardWords(job, act, screen)}`}>
                 <dt>{upperFirst(stepWords(job, step).slice(deviceName(job, remote).length + 2))}</dt>
                 <dd>
-                  {upperFirst(actWords(job, act, screen))}
+                  {upperFirst(cardWords(job, act, screen))}
                   {after.length ? controlWords.then(after.map((one) => stepWords(job, one)).join(", ")) : ""}
                 </dd>
               </div>

@@ -22,8 +22,9 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
   const [out, into] = [findPort(job, cable.from), findPort(job, cable.to)];
-  const set = (fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "label" | "tags" | "supply">>) =>
-    edit({ kind: "edit-cable", cable: cable.id, fields });
+  const set = (
+    fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "controlWire" | "label" | "tags" | "supply">>,
+  ) => edit({ kind: "edit-cable", cable: cable.id, fields });
   return (
     <section className={styles.desk} aria-label={patchWords.theChosenCable}>
       <h3>{patchWords.cableBetween(deviceName(job, cable.from.device), deviceName(job, cable.to.device))}</h3>
@@ -68,6 +69,20 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
           label={patchWords.directionOfTheCable}
         />
       </label>
+      {out?.connector === "hdmi" ? (
+        <label>
+          {patchWords.controlWire}
+          <Choice
+            value={cable.controlWire ? "there" : "missing"}
+            options={[
+              { value: "there" as const, label: patchWords.controlWireThere },
+              { value: "missing" as const, label: patchWords.controlWireMissing },
+            ]}
+            onChange={(value) => set({ controlWire: value === "there" })}
+            label={patchWords.controlWireOfTheCable}
+          />
+        </label>
+      ) : null}
       <label>
         {patchWords.itIs}
         <Choice
