@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { expectSaved, importDemo } from "./support";
+import { choose, expectSaved, importDemo } from "./support";
 
 test("a quarrel on the control bus: which device, which switch ends it, applied and ended", async ({ page, request }) => {
   const id = await importDemo(request, "receiver-den");
@@ -63,4 +63,22 @@ test("a pasted trace is explained with the room's names; what is strange or no f
   await expect(lines.nth(3)).toContainText("Streamer tells everyone something that cannot be read. No standard has the message E3.");
   await expect(lines.nth(4)).toContainText("1.0.1.0 is no place in an HDMI tree.");
   await expect(page.getByText("4 frames, 1 line without one, 2 with something strange")).toBeVisible();
+});
+
+test("a lead made without the control wire is noted at the cable, and Arrivals and Control tell the same story of it", async ({
+  page,
+  request,
+}) => {
+  const id = await importDemo(request, "receiver-den");
+  await page.goto(`/jobs/${id}/patch?cable=receiver-tv`);
+  await choose(page, "Control wire of the cable", "made without it");
+  await expectSaved(page);
+  await page.getByRole("link", { name: "Arrivals" }).click();
+  await expect(page.getByText(/has no control wire \(pin 13\), and ARC is started over CEC/).first()).toBeVisible();
+  await page.getByRole("link", { name: "Control" }).click();
+  const on = page.locator('[data-act="tv-remote-power-on"]');
+  await expect(on).not.toHaveAttribute("data-verdict", "as-wished");
+  const story = page.getByRole("complementary", { name: "The chosen act" });
+  await expect(story.getByText(/which does not join the two\. The .* has no control wire\./)).toBeVisible();
+  await expect(story.getByText(/never taped or cut/)).toBeVisible();
 });
