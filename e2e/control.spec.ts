@@ -63,6 +63,9 @@ test("a pasted trace is explained with the room's names; what is strange or no f
   await expect(lines.nth(3)).toContainText("Streamer tells everyone something that cannot be read. No standard has the message E3.");
   await expect(lines.nth(4)).toContainText("1.0.1.0 is no place in an HDMI tree.");
   await expect(page.getByText("4 frames, 1 line without one, 2 with something strange")).toBeVisible();
+  const beside = page.getByRole("region", { name: "Beside what was foreseen" });
+  await expect(beside).toContainText("Did not come: Television asks Bar: take the sound over.");
+  await expect(lines.nth(1)).toContainText("Not foreseen.");
 });
 
 test("a lead made without the control wire is noted at the cable, and Arrivals and Control tell the same story of it", async ({

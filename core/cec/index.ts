@@ -13,3 +13,4 @@ export { judgeAct, type ActVerdict, type HandStep, type JudgedAct, type Miss } f
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
 export { readTrace, type TraceLine } from "./read-trace";
 export { remoteCardOf, type CardButton, type CardRemote } from "./remote-card";
+export { traceDifference, type TraceDifference } from "./trace-difference";

@@ -10,8 +10,10 @@ import {
   judgeAct,
   judgeAll,
   networkOf,
+  readTrace,
   remoteCardOf,
   simulate,
+  traceDifference,
   type Household,
   type JudgedAct,
   type Trace,
@@ -309,6 +311,31 @@ describe("habits learned on site", () => {
     const lead = made(plain, { kind: "edit-cable", cable: plain.cables[1]?.id ?? "", fields: { controlWire: false } });
     expect(networkOf(lead).cuts).toEqual([{ at: "cable", cable: plain.cables[1]?.id }]);
     expect(verdictOf(lead, "wake:streamer")).not.toBe("as-wished");
+  });
+});
+
+describe("a trace beside what an act should send", () => {
+  const { frames } = judged(plain, "tv-remote-power-on").played.trace;
+  const printed = frames.map(({ bytes }) => frameBytes(bytes));
+  const beside = (lines: readonly string[]) => traceDifference(frames, readTrace(lines.join("\n")));
+
+  test("of the same act differs in nothing, whatever its times and calls between", () => {
+    expect(beside(["FF", ...printed.flatMap((line, index) => [`${index * 3}.5 ${line}`, "44"])])).toMatchObject({
+      missing: [],
+      unforeseen: [],
+      alike: frames.length,
+    });
+  });
+
+  test("names what did not come and what nobody foresaw, and keeps the rest in step", () => {
+    const other = beside([...printed.slice(0, 2), "50:00:70:01", ...printed.slice(3)]);
+    expect(other.missing.map(({ bytes }) => frameBytes(bytes))).toEqual(["5F:72:01"]);
+    expect(other.unforeseen.map(({ text }) => text)).toEqual(["50:00:70:01"]);
+    expect(other.alike).toBe(frames.length - 1);
+  });
+
+  test("of nothing has everything missing", () => {
+    expect(beside([]).missing).toHaveLength(frames.length);
   });
 });
 

@@ -64,7 +64,7 @@ export function ControlPlace() {
         ) : null}
         {judged && shown === "card" ? <RemoteCard all={all} screen={screen} /> : null}
         {shown === "habits" ? <Habits devices={[...household.stations.keys()]} /> : null}
-        {shown === "trace" ? <TraceView household={household} /> : null}
+        {judged && shown === "trace" ? <TraceView household={household} judged={judged} screen={screen} /> : null}
       </div>
     </Sheet>
   );

@@ -2,20 +2,31 @@
 
 import { Input } from "antd";
 import { useMemo, useState } from "react";
-import { readTrace, type Household } from "@/core/cec";
-import { addressNamesOf, frameBytes, frameFindingSentence, frameWords, plural } from "@/core/text";
+import { readTrace, traceDifference, type Household, type JudgedAct } from "@/core/cec";
+import { actWords, addressNamesOf, frameBytes, frameFindingSentence, frameWords, plural } from "@/core/text";
+import { useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
 
 const MOST_SHOWN = 400;
 const MOST_LETTERS = 2_000_000;
 
-/** A trace that an adapter printed, pasted or dropped, explained line by line with the names of this room. */
-export function TraceView({ household }: { household: Household }) {
+interface TraceViewProps {
+  readonly household: Household;
+  /** The act that the trace is compared with. */
+  readonly judged: JudgedAct;
+  readonly screen: string | undefined;
+}
+
+/** A trace that an adapter printed, pasted or dropped: explained with the names of this room, and what the chosen act had foreseen otherwise. */
+export function TraceView({ household, judged, screen }: TraceViewProps) {
+  const job = useJob((state) => state.job);
   const [text, setText] = useState("");
   const [shown, setShown] = useState(MOST_SHOWN);
   const lines = useMemo(() => readTrace(text), [text]);
   const names = addressNamesOf(household, mainWire(household));
+  const unlike = useMemo(() => traceDifference(judged.played.trace.frames, lines), [judged, lines]);
+  const extra = new Set(unlike.unforeseen.map(({ line }) => line));
   const take = async (file: File | undefined) => {
     if (file) setText((await file.slice(0, MOST_LETTERS).text()).slice(0, MOST_LETTERS));
   };
@@ -42,6 +53,16 @@ export function TraceView({ household }: { household: Household }) {
         onChange={(event) => setText(event.target.value)}
       />
       {lines.length ? <p role="status">{controlWords.traceRead(read, lines.length - read, strange)}</p> : null}
+      {read ? (
+        <section aria-label={controlWords.beside}>
+          <p>{controlWords.besideAct(actWords(job, judged.act, screen), unlike.alike, unlike.missing.length, unlike.unforeseen.length)}</p>
+          <ul className={styles.missing}>
+            {unlike.missing.map(({ tMs, frame }) => (
+              <li key={tMs}>{controlWords.didNotCome(frameWords(frame, names))}</li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
       <ol className={styles.frames} aria-label={controlWords.traceExplained}>
         {lines.slice(0, shown).map(({ line, tMs, frame, text: raw }) => (
           <li key={line}>
@@ -50,6 +71,7 @@ export function TraceView({ household }: { household: Household }) {
               <span className={styles.explained}>
                 <span>
                   {frameWords(frame, names)}
+                  {extra.has(line) ? <em> {controlWords.notForeseen}</em> : null}
                   {frame.findings.map((finding) => (
                     <em key={finding.code}> {frameFindingSentence(finding)}</em>
                   ))}

@@ -6,9 +6,9 @@ import * as words from "@/ui/words";
 /** What a function of words says of counts; of names where it takes a list of them. */
 function told(words: (...given: unknown[]) => unknown): unknown {
   try {
-    return words(2, 3, 4);
+    return words(2, 3, 4, 5);
   } catch {
-    return words(["a"], ["b"], ["c"]);
+    return words(["a"], ["b"], ["c"], ["d"]);
   }
 }
 

@@ -49,6 +49,11 @@ export const controlWords = {
       ...(others ? [`${plural(others, "line")} without one`] : []),
       ...(strange ? [`${strange} with something strange`] : []),
     ].join(", "),
+  beside: "Beside what was foreseen",
+  besideAct: (act: string, alike: number, missing: number, unforeseen: number) =>
+    `Beside “${act}”: ${plural(alike, "frame")} as foreseen, ${missing} did not come, ${unforeseen} not foreseen.`,
+  didNotCome: (frame: string) => `Did not come: ${frame}`,
+  notForeseen: "Not foreseen.",
   noFrame: (text: string) => `No frame: ${text}`,
   showMore: (lines: string) => `Show more of the ${lines} left`,
   cardWords: "What the household needs to know, from acts that work. It goes with the handover.",
