@@ -60,7 +60,8 @@ test("a pasted trace is explained with the room's names; what is strange or no f
   await expect(lines.nth(1)).toContainText("Television asks everyone: go to stand-by.");
   await expect(lines.nth(2)).toContainText("0.250");
   await expect(lines.nth(2)).toContainText("Bar tells everyone: the sound is yours again.");
-  await expect(lines.nth(3)).toContainText("Streamer tells everyone something that cannot be read. No standard has the message E3.");
+  await expect(lines.nth(3)).toContainText("Streamer tells everyone something that cannot be read.");
+  await expect(lines.nth(3)).toContainText("No standard has the message E3.");
   await expect(lines.nth(4)).toContainText("1.0.1.0 is no place in an HDMI tree.");
   await expect(page.getByText("4 frames, 1 line without one, 2 with something strange")).toBeVisible();
   const beside = page.getByRole("region", { name: "Beside what was foreseen" });

@@ -25,11 +25,13 @@ export const expectSaved = (page: Page) => expect(page.getByRole("status").filte
 
 /** Chooses an option of one of the application's select fields by mouse. */
 export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
+  const wanted = page.locator(".ant-select-dropdown:visible .ant-select-item-option").filter({ hasText: option }).first();
   // A press while something still slides in may not open the list; it is then pressed again.
   await expect(async () => {
-    await page.getByRole("combobox", { name: field }).click({ force: true });
-    await page.locator(".ant-select-dropdown:visible .ant-select-item-option").filter({ hasText: option }).first().click({ timeout: 3000 });
+    if (!(await wanted.isVisible())) await page.getByRole("combobox", { name: field }).click({ force: true });
+    await expect(wanted).toBeVisible({ timeout: 3000 });
   }).toPass();
+  await wanted.click();
 }
 
 export const socket = (page: Page, device: string, port: string) => page.locator(`[data-socket="${device}/${port}"]`);
