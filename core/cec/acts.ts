@@ -2,7 +2,7 @@ import { chosenSoundSystem, findDevice } from "@/core/job";
 import { ROOT, type PhysicalAddress } from "./address";
 import { simulate, type Pressed, type Trace } from "./simulate";
 import type { Cast } from "./sound-of";
-import type { Station } from "./station";
+import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 
 /** Something the household does every day, as the name that the command line takes, and what they wish of it. */
@@ -65,7 +65,7 @@ export function castOf({ job, stations }: Pick<Household, "job"> & { readonly st
 }
 
 const playersOf = (household: Household): readonly Station[] =>
-  [...household.stations.values()].filter(({ nature }) => nature.kind !== "tv" && nature.kind !== "audio" && nature.kind !== "switch");
+  [...household.stations.values()].filter(({ nature }) => isPlayer(nature.kind));
 
 /** Every act that this room knows. */
 export function actsOf(household: Household): readonly Act[] {
@@ -89,14 +89,14 @@ export function actsOf(household: Household): readonly Act[] {
   ];
 }
 
+/** The act of an event name; undefined where this room knows none by it. */
+export const actOfEvent = (household: Household, event: string): Act | undefined => actsOf(household).find((act) => eventOf(act) === event);
+
 /** Inputs of the screen through which a player is reached. */
 function portsTowards({ network, stations }: Household, screen: Station): readonly string[] {
   const node = network.nodes.find(({ device }) => device === screen.nature.device);
   return (node?.inputs ?? []).filter((_, index) =>
-    [...stations.values()].some(
-      ({ nature }) =>
-        nature.kind !== "audio" && nature.kind !== "tv" && nature.kind !== "switch" && nature.physical === screen.nature.inputs[index],
-    ),
+    [...stations.values()].some(({ nature }) => isPlayer(nature.kind) && nature.physical === screen.nature.inputs[index]),
   );
 }
 

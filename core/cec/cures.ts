@@ -1,7 +1,7 @@
 import { applyCommand, type Command, type Job } from "@/core/job";
 import { UNREGISTERED, type SettingKey } from "@/core/facts";
 import type { SettingState } from "@/core/device";
-import { actsOf, eventOf, isOnPurpose, type Act } from "./acts";
+import { actsOf, isOnPurpose, type Act } from "./acts";
 import { judgeAct, type ActVerdict, type HandStep, type JudgedAct } from "./judge";
 import { householdOf, type Household } from "./stations";
 
@@ -78,9 +78,3 @@ function jobAfter(job: Job, command: Command): Job | null {
   const applied = applyCommand(job, command);
   return applied.ok ? applied.value.job : null;
 }
-
-/** Every act of a room, judged. */
-export const judgeAll = (household: Household): readonly JudgedAct[] => actsOf(household).flatMap((act) => judgeAct(household, act) ?? []);
-
-/** The act of an event name; undefined where this room knows none by it. */
-export const actOfEvent = (household: Household, event: string): Act | undefined => actsOf(household).find((act) => eventOf(act) === event);

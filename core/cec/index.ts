@@ -6,10 +6,10 @@ export { faultOf, simulate, type Pressed, type SentFrame, type StateChange, type
 export type { Press, Station } from "./station";
 export { householdOf, type Household } from "./stations";
 export { kindOf, networkOf, type BusNode, type Cut, type Network } from "./topology";
-export { actsOf, castOf, eventOf, type Act, type Played } from "./acts";
+export { actOfEvent, actsOf, castOf, eventOf, type Act, type Played } from "./acts";
 export { conflictsOf, type Conflict } from "./conflicts";
-export { actOfEvent, curesOf, judgeAll, type Cure } from "./cures";
-export { judgeAct, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
+export { curesOf, type Cure } from "./cures";
+export { judgeAct, judgeAll, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
 export { readTrace, type TraceLine } from "./read-trace";
 export { remoteCardOf, type CardButton, type CardRemote } from "./remote-card";

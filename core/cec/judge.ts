@@ -1,9 +1,9 @@
 import { findDevice, type Job } from "@/core/job";
-import { castOf, play, type Act, type Played } from "./acts";
+import { actsOf, castOf, play, type Act, type Played } from "./acts";
 import { inputTowards, ROOT } from "./address";
 import { simulate, type Pressed, type StateChange, type Trace } from "./simulate";
 import { soundingOf, type Cast } from "./sound-of";
-import type { Station } from "./station";
+import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 
 /** What is not as the household wishes it when an act has come to rest. */
@@ -60,6 +60,9 @@ export function judgeAct(household: Household, act: Act, seed = 1): JudgedAct | 
   };
 }
 
+/** Every act of a room, judged. */
+export const judgeAll = (household: Household): readonly JudgedAct[] => actsOf(household).flatMap((act) => judgeAct(household, act) ?? []);
+
 const PICTURE: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["screen-off", "player-off", "shows-other"]);
 /** Sound without the wished picture is not that of the player. */
 const SOUND: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["system-off", "sound-from-screen", "sound-from-system", "no-sound"]);
@@ -109,9 +112,7 @@ export function missesOf(
     case "choose-input": {
       const node = household.network.nodes.find(({ device }) => device === screen?.nature.device);
       const address = screen?.nature.inputs[node?.inputs.indexOf(act.port) ?? -1];
-      const shown = [...stations.values()].find(
-        ({ nature }) => nature.physical === address && nature.kind !== "audio" && nature.kind !== "tv" && nature.kind !== "switch",
-      );
+      const shown = [...stations.values()].find(({ nature }) => nature.physical === address && isPlayer(nature.kind));
       return shown
         ? [...screenMisses(cast), ...shownMisses(cast, shown.nature.device), ...soundMisses(household, cast)]
         : screenMisses(cast);

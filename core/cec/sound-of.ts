@@ -1,6 +1,6 @@
 import type { Arrival } from "@/core/chain";
 import { isBelow, ROOT } from "./address";
-import type { Station } from "./station";
+import { isPlayer, type Station } from "./station";
 
 /** Where sound comes from at a moment: the sound system, the screen's own speakers, or nowhere. */
 export type Sounding = "system" | "screen" | "nowhere";
@@ -61,8 +61,6 @@ export function shownDevice({ screen, stations }: Cast): string | undefined {
   const mute = players.find(({ nature, power }) => nature.logical === null && power === "on" && isBelow(nature.physical, source));
   return (there ?? mute)?.nature.device;
 }
-
-const isPlayer = (kind: Station["nature"]["kind"]): boolean => kind === "playback" || kind === "tuner" || kind === "recorder";
 
 /** Whose loudness the screen's remote moves; null: nobody's. */
 export function volumeOwner(ways: ReadonlyMap<string, SoundWay>, cast: Cast): string | null {

@@ -3,6 +3,9 @@ import type { Quirk } from "@/core/device";
 import type { PhysicalAddress } from "./address";
 import type { Message } from "./message";
 
+/** Whether a device of a kind plays something that can be shown. */
+export const isPlayer = (kind: CecKind): boolean => kind === "playback" || kind === "tuner" || kind === "recorder";
+
 export type Power = "on" | "standby" | "waking";
 
 /** What never changes of a device while an act runs. */

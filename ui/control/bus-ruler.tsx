@@ -5,19 +5,19 @@ import { deviceName, stateChangeWords } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
-import { bandsOf, RULER, rulerOf, type Mark } from "./ruler";
+import { bandsOf, RULER, type Mark, type Ruler } from "./ruler";
 
 interface BusRulerProps {
   readonly judged: JudgedAct;
+  readonly ruler: Ruler;
   readonly chosen: string | null;
   readonly onChoose: (key: string) => void;
 }
 
 /** An act on the wire: a lane for each device, its power as a band, frames from lane to lane in their order. */
-export function BusRuler({ judged, chosen, onChoose }: BusRulerProps) {
+export function BusRuler({ judged, ruler, chosen, onChoose }: BusRulerProps) {
   const job = useJob((state) => state.job);
   const { start, trace } = judged.played;
-  const ruler = rulerOf(trace);
   const lanes = [...start.values()].filter(({ nature }) => nature.kind !== "switch");
   const height = RULER.head + lanes.length * RULER.lane;
   const yOf = (device: string) => RULER.head + lanes.findIndex(({ nature }) => nature.device === device) * RULER.lane + RULER.lane / 2;

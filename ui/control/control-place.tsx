@@ -14,6 +14,7 @@ import styles from "./control.module.css";
 import { FrameList } from "./frame-list";
 import { Habits } from "./habits";
 import { RemoteCard } from "./remote-card";
+import { rulerOf } from "./ruler";
 import { TraceView } from "./trace-view";
 
 const VIEWS = [
@@ -72,6 +73,7 @@ export function ControlPlace() {
 
 function PlayedAct({ household, judged }: { household: ReturnType<typeof householdOf>; judged: JudgedAct }) {
   const [mark, setMark] = useState<string | null>(null);
+  const ruler = useMemo(() => rulerOf(judged.played.trace), [judged]);
   const { frames, changes } = judged.played.trace;
   if (frames.length + changes.length === 0) return <p className={styles.quiet}>{controlWords.nothingHappens}</p>;
   const keys = frames.map((_, index) => `frame-${index}`);
@@ -93,8 +95,8 @@ function PlayedAct({ household, judged }: { household: ReturnType<typeof househo
           </Button>
         )}
       </div>
-      <BusRuler judged={judged} chosen={mark} onChoose={setMark} />
-      <FrameList household={household} judged={judged} chosen={mark} onChoose={setMark} />
+      <BusRuler judged={judged} ruler={ruler} chosen={mark} onChoose={setMark} />
+      <FrameList household={household} ruler={ruler} chosen={mark} onChoose={setMark} />
     </>
   );
 }

@@ -1,22 +1,22 @@
 "use client";
 
 import { useEffect, useRef } from "react";
-import type { Household, JudgedAct } from "@/core/cec";
+import type { Household } from "@/core/cec";
 import { addressNamesOf, frameBytes, frameWords, stateChangeWords } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
-import { rulerOf } from "./ruler";
+import type { Ruler } from "./ruler";
 
 interface FrameListProps {
   readonly household: Household;
-  readonly judged: JudgedAct;
+  readonly ruler: Ruler;
   readonly chosen: string | null;
   readonly onChoose: (key: string) => void;
 }
 
 /** What happens in an act, in its order: words first, the bytes beside them. */
-export function FrameList({ household, judged, chosen, onChoose }: FrameListProps) {
+export function FrameList({ household, ruler, chosen, onChoose }: FrameListProps) {
   const job = useJob((state) => state.job);
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
@@ -24,7 +24,7 @@ export function FrameList({ household, judged, chosen, onChoose }: FrameListProp
   }, [chosen]);
   return (
     <ol className={styles.frames} ref={list} aria-label={controlWords.whatHappens}>
-      {rulerOf(judged.played.trace).marks.map((mark) => (
+      {ruler.marks.map((mark) => (
         <li key={mark.key} data-mark={mark.key}>
           <code className={styles.time}>{controlWords.at(mark.tMs)}</code>
           {mark.kind === "change" ? (
