@@ -9,6 +9,8 @@ import type { Household } from "./stations";
 export type Act =
   | { readonly act: "screen-on" }
   | { readonly act: "screen-off" }
+  /** Another screen of the room, with its own remote. */
+  | { readonly act: "other-screen-on"; readonly device: string }
   | { readonly act: "wake"; readonly device: string }
   | { readonly act: "put-away"; readonly device: string }
   | { readonly act: "choose-input"; readonly port: string }
@@ -45,6 +47,8 @@ export function eventOf(act: Act): string {
       return `tv-input:${act.port}`;
     case "wake":
       return `wake:${act.device}`;
+    case "other-screen-on":
+      return `screen-on:${act.device}`;
     case "put-away":
       return `standby:${act.device}`;
     case "night-update":
@@ -54,11 +58,14 @@ export function eventOf(act: Act): string {
   }
 }
 
-/** Screen and sound system of a room as the bus knows them: the screen at the root with most below it, the sound system of the brief. */
-export function castOf({ job, stations }: Pick<Household, "job"> & { readonly stations: ReadonlyMap<string, Station> }): Cast {
+/** Screen and sound system of a room as the bus knows them: the screen with most on its wire, or the one wanted, and the sound system of the brief. */
+export function castOf(
+  { job, stations }: Pick<Household, "job"> & { readonly stations: ReadonlyMap<string, Station> },
+  wanted?: string,
+): Cast {
   const screens = [...stations.values()].filter(({ nature }) => nature.kind === "tv");
   const below = (screen: Station) => [...stations.values()].filter(({ nature }) => nature.wire === screen.nature.wire).length;
-  const screen = [...screens].sort((a, b) => below(b) - below(a))[0];
+  const screen = screens.find(({ nature }) => nature.device === wanted) ?? [...screens].sort((a, b) => below(b) - below(a))[0];
   const chosen = chosenSoundSystem(job)?.id;
   const system = chosen ? stations.get(chosen) : undefined;
   return { screen, system: system?.nature.kind === "audio" ? system : undefined, stations };
@@ -74,6 +81,9 @@ export function actsOf(household: Household): readonly Act[] {
   const players = playersOf(household);
   return [
     { act: "screen-on" },
+    ...[...household.stations.values()].flatMap(({ nature }): Act[] =>
+      nature.kind === "tv" && nature.device !== screen.nature.device ? [{ act: "other-screen-on", device: nature.device }] : [],
+    ),
     ...players.map(({ nature }): Act => ({ act: "wake", device: nature.device })),
     ...portsTowards(household, screen).map((port): Act => ({ act: "choose-input", port })),
     { act: "louder" },
@@ -124,6 +134,7 @@ export function play(household: Household, act: Act, seed = 1): Played | null {
       const input = node ? node.inputs.indexOf(act.port) + 1 : 0;
       return input ? run(screenOnOf(household, seed), screen?.nature.device, { press: "input", input }) : null;
     }
+    case "other-screen-on":
     case "wake":
     case "night-update":
       return run(household.stations, act.device, { press: "power-on" });
@@ -136,8 +147,22 @@ export function play(household: Household, act: Act, seed = 1): Played | null {
   }
 }
 
+/** Rooms do not change, so how one stands while something is watched is worked out once. */
+const remembered = new WeakMap<Household, Map<string, ReadonlyMap<string, Station>>>();
+
+function remember(household: Household, key: string, stations: () => ReadonlyMap<string, Station>): ReadonlyMap<string, Station> {
+  const known = remembered.get(household) ?? new Map<string, ReadonlyMap<string, Station>>();
+  remembered.set(household, known);
+  const found = known.get(key) ?? stations();
+  known.set(key, found);
+  return found;
+}
+
 /** The room after the screen was switched on with its remote. */
-function screenOnOf(household: Household, seed: number): ReadonlyMap<string, Station> {
+const screenOnOf = (household: Household, seed: number): ReadonlyMap<string, Station> =>
+  remember(household, `on ${seed}`, () => switchOn(household, seed));
+
+function switchOn(household: Household, seed: number): ReadonlyMap<string, Station> {
   const { screen } = castOf(household);
   return screen
     ? simulate(household.stations, [{ atMs: 0, device: screen.nature.device, key: { press: "power-on" } }], seed).end
@@ -145,7 +170,10 @@ function screenOnOf(household: Household, seed: number): ReadonlyMap<string, Sta
 }
 
 /** The room while a player is watched, whatever a person had to press for it: screen, player, sound system, input. */
-export function watchingOf(household: Household, seed: number, device?: string): ReadonlyMap<string, Station> {
+export const watchingOf = (household: Household, seed: number, device?: string): ReadonlyMap<string, Station> =>
+  remember(household, `watching ${seed} ${device ?? ""}`, () => watch(household, seed, device));
+
+function watch(household: Household, seed: number, device?: string): ReadonlyMap<string, Station> {
   const { screen, system } = castOf(household);
   const player = device ? household.stations.get(device) : playersOf(household)[0];
   if (!screen) return household.stations;

@@ -1,6 +1,7 @@
-import { addressesOf, UNREGISTERED } from "@/core/facts";
+import { addressesOf, BACKUP_ADDRESSES, UNREGISTERED } from "@/core/facts";
 import { ROOT } from "./address";
 import type { Frame } from "./frame";
+import { isPlayer } from "./station";
 import type { BusNode } from "./topology";
 
 /** A call whether an address is free, and whether somebody answered: then it is not. */
@@ -22,16 +23,18 @@ const OTHER_SCREEN = 14;
 
 /**
  * Lets the devices take their addresses one after another, in the order in which they get power: each calls the addresses of its kind
- * and takes the first that nobody answers. Source: CEC 1.4 §10.2.1.
+ * and takes the first that nobody answers; a player of CEC 2.0 then calls the two backup addresses. Source: CEC 1.4 §10.2.1, HDMI 2.0
+ * §11.3.2.
  */
 export function claimAddresses(nodes: readonly BusNode[], order: readonly string[] = nodes.map(({ device }) => device)): Claims {
   const held = new Map<string, number | null>(nodes.map(({ device }) => [device, null]));
   const taken = new Set<string>();
   const polls: Poll[] = [];
   const inOrder = [...nodes].sort((a, b) => placeIn(order, a.device) - placeIn(order, b.device));
-  for (const { device, kind, wire, address, speaks } of inOrder) {
+  for (const { device, kind, wire, address, speaks, version } of inOrder) {
     if (!speaks || kind === "switch") continue;
-    const wanted = kind === "tv" && address !== ROOT ? [OTHER_SCREEN] : addressesOf(kind);
+    const backup = version === "2.0" && isPlayer(kind) ? BACKUP_ADDRESSES : [];
+    const wanted = kind === "tv" && address !== ROOT ? [OTHER_SCREEN] : [...addressesOf(kind), ...backup];
     let own = UNREGISTERED;
     for (const candidate of wanted) {
       const isTaken = taken.has(`${wire} ${candidate}`);

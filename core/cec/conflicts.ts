@@ -1,8 +1,9 @@
-import { UNREGISTERED } from "@/core/facts";
+import { BACKUP_ADDRESSES, UNREGISTERED } from "@/core/facts";
 import { effectiveSetting, type SettingState } from "@/core/device";
 import { findDevice } from "@/core/job";
 import { castOf } from "./acts";
 import { NOWHERE } from "./address";
+import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 import type { Cut } from "./topology";
 
@@ -16,7 +17,15 @@ export type Conflict =
   | { readonly conflict: "claimants"; readonly devices: readonly string[] }
   /** The return channel starts over the control wire, which does not reach both, or is off. */
   | { readonly conflict: "return-needs-control"; readonly screen: string; readonly system: string; readonly cuts: readonly Cut[] }
-  | { readonly conflict: "goes-off-with-one"; readonly device: string };
+  | { readonly conflict: "goes-off-with-one"; readonly device: string }
+  /** One wakes the room by itself, another sends it to sleep by itself: night after night. */
+  | { readonly conflict: "wake-and-sleep"; readonly wakes: string; readonly sleeps: string }
+  /** Both sound at once, and one remote moves only one of them. */
+  | { readonly conflict: "two-volumes"; readonly screen: string; readonly system: string }
+  /** A backup address, which the older ones do not know: what it tells one of them alone is not heard. */
+  | { readonly conflict: "backup-address"; readonly device: string; readonly deafTo: readonly string[] }
+  /** It reads no place while the screen sleeps, and first has to wake it to be somebody. */
+  | { readonly conflict: "place-sleeps"; readonly devices: readonly string[]; readonly screen: string };
 
 /** Every conflict of a room. */
 export function conflictsOf(household: Household, state: SettingState = "planned"): readonly Conflict[] {
@@ -55,6 +64,14 @@ export function conflictsOf(household: Household, state: SettingState = "planned
     ...live.flatMap(({ nature }): Conflict[] =>
       nature.quirks.has("switches-all-off") ? [{ conflict: "goes-off-with-one", device: nature.device }] : [],
     ),
+    ...wakeAndSleep(live),
+    ...twoVolumes(household),
+    ...live.flatMap(({ nature }): Conflict[] => {
+      if (nature.logical === null || !BACKUP_ADDRESSES.includes(nature.logical)) return [];
+      const older = onWire(nature.wire).filter((other) => other.nature.version === "1.4" && !isPlayer(other.nature.kind));
+      return older.length ? [{ conflict: "backup-address", device: nature.device, deafTo: older.map((other) => other.nature.device) }] : [];
+    }),
+    ...placeSleeps(live),
   ].filter((conflict) => conflict.conflict !== "return-needs-control" || isOnOrUnknown(household, conflict.screen, state));
 }
 
@@ -71,3 +88,30 @@ const isOnOrUnknown = ({ job }: Household, device: string, state: SettingState):
   const found = findDevice(job, device);
   return found ? effectiveSetting(found, "speakers", state) !== "own" : false;
 };
+
+const wakeAndSleep = (live: readonly Station[]): readonly Conflict[] => {
+  const having = (quirk: "wakes-by-itself" | "switches-all-off") => live.filter(({ nature }) => nature.quirks.has(quirk));
+  return having("wakes-by-itself").flatMap(({ nature: wakes }) =>
+    having("switches-all-off").flatMap(({ nature: sleeps }): Conflict[] =>
+      wakes.wakesOthers && wakes.wire === sleeps.wire ? [{ conflict: "wake-and-sleep", wakes: wakes.device, sleeps: sleeps.device }] : [],
+    ),
+  );
+};
+
+/** A side cable of which the screen notices nothing, while its own speakers are on too. */
+function twoVolumes(household: Household): readonly Conflict[] {
+  const { screen, system } = castOf(household);
+  const beside = [...household.soundWays.values()].includes("unnoticed");
+  return screen && system && beside && !screen.nature.playsElsewhere && screen.nature.device !== system.nature.device
+    ? [{ conflict: "two-volumes", screen: screen.nature.device, system: system.nature.device }]
+    : [];
+}
+
+function placeSleeps(live: readonly Station[]): readonly Conflict[] {
+  const screens = [...new Set(live.flatMap(({ nature }) => nature.placedBy ?? []))];
+  return screens.map((screen) => ({
+    conflict: "place-sleeps",
+    screen,
+    devices: live.filter(({ nature }) => nature.placedBy === screen).map(({ nature }) => nature.device),
+  }));
+}

@@ -1,68 +1,107 @@
-import { applyCommand, type Command, type Job } from "@/core/job";
-import { UNREGISTERED, type SettingKey } from "@/core/facts";
+import { scoreArrival, solveAgain } from "@/core/chain";
 import type { SettingState } from "@/core/device";
-import { actsOf, isOnPurpose, type Act } from "./acts";
+import { applyCommand, type Job } from "@/core/job";
+import { actsOf, eventOf, isOnPurpose, type Act } from "./acts";
+import { CURE_KINDS, cureCandidates, type Candidate } from "./cure-candidates";
 import { judgeAct, type ActVerdict, type HandStep, type JudgedAct } from "./judge";
+import { infraredLimits, type InfraredLimit } from "./programmed-remote";
 import { householdOf, type Household } from "./stations";
 
-/** Something that makes an act go as wished, each played before it is offered. */
+/** Something that makes an act go better, each played before it is offered. */
 export type Cure =
-  | { readonly cure: "setting"; readonly command: Command; readonly device: string; readonly setting: SettingKey; readonly value: string }
-  /** Power in this order gives the addresses to those who need them. */
-  | { readonly cure: "power-in-order"; readonly order: readonly string[] }
+  | (Candidate & {
+      /** How many rows of the board it lowers. */
+      readonly lowers: number;
+    })
   /** Another act that ends as wished: "switch on with this one". */
   | { readonly cure: "other-act"; readonly act: Act }
   /** One key of a programmed remote that presses them all. */
-  | { readonly cure: "programmed-remote"; readonly steps: readonly HandStep[] };
+  | { readonly cure: "programmed-remote"; readonly steps: readonly HandStep[]; readonly limits: readonly InfraredLimit[] };
 
-/** The switches of control, and the value that lets it work. */
-const SWITCHES: readonly (readonly [SettingKey, string])[] = [
-  ["cec", "on"],
-  ["control-wakes", "on"],
-  ["control-obeys", "on"],
-  ["arc", "on"],
-  ["earc", "on"],
-  ["speakers", "external"],
-  ["control-wakes", "off"],
-  ["control-obeys", "off"],
-];
+/** A cure with what it does to every act of the room, by its event. */
+export interface WeighedCure {
+  readonly cure: Extract<Cure, Candidate>;
+  readonly betters: readonly string[];
+  readonly worsens: readonly string[];
+}
 
 /**
- * What makes an act better: first what makes it go best, and of those the cheapest: a switch, the order of power, another act, a
- * programmed remote. Empty where it goes as wished.
+ * What makes an act better: first what makes it go best, of those what lowers no sound, and of those the least trouble. After what can
+ * be changed follow another act and a programmed remote. Empty where it goes as wished.
  */
 export function curesOf(household: Household, judged: JudgedAct, state: SettingState = "planned"): readonly Cure[] {
   if (judged.verdict.verdict === "as-wished") return [];
-  const { job } = household;
-  const rankWith = (changed: Household): number => {
-    const other = judgeAct(changed, judged.act);
-    return other ? rankOf(other.verdict) : Infinity;
-  };
-  const settings = job.devices.flatMap((device) =>
-    SWITCHES.flatMap(([setting, value]) => {
-      const row = device.settings.find(({ key }) => key === setting);
-      const command: Command = { kind: "set-setting", device: device.id, setting, state: "planned", value };
-      const after = row?.options.includes(value) && (row.planned ?? row.found) !== value ? jobAfter(job, command) : null;
-      return after
-        ? [{ cure: { cure: "setting", command, device: device.id, setting, value } as const, rank: rankWith(householdOf(after, state)) }]
-        : [];
-    }),
-  );
-  const unheard = [...household.stations.values()]
-    .filter(({ nature }) => nature.logical === UNREGISTERED)
-    .map(({ nature }) => nature.device);
-  const order = [...unheard, ...[...household.stations.keys()].filter((device) => !unheard.includes(device))];
-  const inOrder = unheard.length
-    ? [{ cure: { cure: "power-in-order", order } as const, rank: rankWith(householdOf(job, state, order)) }]
-    : [];
-  const better = [...settings, ...inOrder].filter(({ rank }) => rank < rankOf(judged.verdict)).sort((a, b) => a.rank - b.rank);
-  const rules = judged.act.act === "screen-on" ? otherActs(household) : [];
-  const remote =
-    judged.verdict.verdict === "with-a-step" && isOnPurpose(judged.act)
-      ? [{ cure: "programmed-remote", steps: judged.verdict.steps } as const]
+  const before = rankOf(judged.verdict);
+  const better = cureCandidates(household, state, concernedIn(household, judged)).flatMap((candidate) => {
+    const changed = householdAfter(household, candidate, state);
+    const other = changed && judgeAct(changed, judged.act);
+    return changed && other && rankOf(other.verdict) < before
+      ? [{ cure: { ...candidate, lowers: loweredRows(household, changed) }, rank: rankOf(other.verdict) }]
       : [];
-  return [...better.map(({ cure }) => cure), ...rules, ...remote];
+  });
+  better.sort((a, b) => a.rank - b.rank || byTrouble(a.cure, b.cure));
+  const rules = judged.act.act === "screen-on" ? otherActs(household) : [];
+  return [...better.map(({ cure }) => cure), ...rules, ...programmedRemote(household, judged)];
 }
+
+/** Every change that makes an act of the room better and lowers no sound: those that better most and worsen least first. */
+export function roomCures(household: Household, state: SettingState = "planned"): readonly WeighedCure[] {
+  const acts = actsOf(household);
+  const before = new Map(acts.map((act) => [eventOf(act), rankIn(household, act)]));
+  const amiss = acts.filter((act) => (before.get(eventOf(act)) ?? 0) > 0);
+  if (amiss.length === 0) return [];
+  const weighed = cureCandidates(household, state).flatMap((candidate): WeighedCure[] => {
+    const changed = householdAfter(household, candidate, state);
+    const lowers = changed ? loweredRows(household, changed) : 0;
+    if (!changed || lowers > 0) return [];
+    const moved = (worse: boolean) => (act: Act) => {
+      const [was, is] = [before.get(eventOf(act)) ?? 0, rankIn(changed, act)];
+      return worse ? is > was : is < was;
+    };
+    // Whoever betters none of what is amiss need not be played through.
+    const betters = amiss.filter(moved(false)).map(eventOf);
+    return betters.length ? [{ cure: { ...candidate, lowers }, betters, worsens: acts.filter(moved(true)).map(eventOf) }] : [];
+  });
+  return weighed.toSorted(
+    (a, b) =>
+      b.betters.length - b.worsens.length - (a.betters.length - a.worsens.length) ||
+      a.worsens.length - b.worsens.length ||
+      byTrouble(a.cure, b.cure),
+  );
+}
+
+/** The room after a cure; null where it cannot be made. */
+export function householdAfter(household: Household, cure: Candidate, state: SettingState = "planned"): Household | null {
+  if (cure.cure === "power-in-order") return householdOf(household.job, state, { order: cure.order, solved: household.solved });
+  const job = jobAfter(household.job, cure.command);
+  return job && householdOf(job, state, { solved: solveAgain(household.solved, job) });
+}
+
+function jobAfter(job: Job, command: Extract<Candidate, { command: unknown }>["command"]): Job | null {
+  const applied = applyCommand(job, command);
+  return applied.ok ? applied.value.job : null;
+}
+
+/** Who can have to do with what goes wrong: who is missed, whose key was pressed, who has a habit, who was not heard. */
+function concernedIn({ stations }: Household, { verdict, played }: JudgedAct): ReadonlySet<string> {
+  const missed = "misses" in verdict ? verdict.misses.flatMap((miss) => ("device" in miss ? [miss.device] : [])) : [];
+  const strange = [...stations.values()].flatMap(({ nature }) => (nature.quirks.size || nature.logical === 15 ? [nature.device] : []));
+  const quarrel = verdict.verdict === "unstable" ? verdict.between : [];
+  return new Set([...missed, ...strange, ...quarrel, ...played.pressed.map(({ device }) => device)]);
+}
+
+const rankIn = (household: Household, act: Act): number => {
+  const judged = judgeAct(household, act);
+  return judged ? rankOf(judged.verdict) : Infinity;
+};
+
+function loweredRows({ solved: before }: Household, { solved: after }: Household): number {
+  const was = new Map(before.rows.map((row) => [row.id, scoreArrival(row)]));
+  return after.rows.filter((row) => scoreArrival(row) < (was.get(row.id) ?? 0)).length;
+}
+
+const byTrouble = (a: Extract<Cure, Candidate>, b: Extract<Cure, Candidate>): number =>
+  a.lowers - b.lowers || CURE_KINDS.indexOf(a.cure) - CURE_KINDS.indexOf(b.cure);
 
 /** Acts that bring picture and sound as wished, in place of the screen's remote. */
 const otherActs = (household: Household): readonly Cure[] =>
@@ -70,11 +109,12 @@ const otherActs = (household: Household): readonly Cure[] =>
     act.act === "wake" && judgeAct(household, act)?.verdict.verdict === "as-wished" ? [{ cure: "other-act", act }] : [],
   );
 
+function programmedRemote(household: Household, { act, verdict }: JudgedAct): readonly Cure[] {
+  if (verdict.verdict !== "with-a-step" || !isOnPurpose(act)) return [];
+  const limits = infraredLimits(household, verdict.steps);
+  return limits ? [{ cure: "programmed-remote", steps: verdict.steps, limits }] : [];
+}
+
 const RANKS = { "as-wished": 0, "with-a-step": 1, fails: 2, unstable: 3 } as const;
 const rankOf = (verdict: ActVerdict): number =>
   RANKS[verdict.verdict] * 10 + ("misses" in verdict ? Math.min(9, verdict.misses.length) : 0);
-
-function jobAfter(job: Job, command: Command): Job | null {
-  const applied = applyCommand(job, command);
-  return applied.ok ? applied.value.job : null;
-}

@@ -2,7 +2,7 @@ import { findDevice, type Job } from "@/core/job";
 import { actsOf, castOf, play, type Act, type Played } from "./acts";
 import { inputTowards, ROOT } from "./address";
 import { simulate, type Pressed, type StateChange, type Trace } from "./simulate";
-import { soundingOf, type Cast } from "./sound-of";
+import { soundingOf, soundWaysOf, type Cast } from "./sound-of";
 import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 
@@ -66,7 +66,7 @@ export const judgeAll = (household: Household): readonly JudgedAct[] => actsOf(h
 const PICTURE: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["screen-off", "player-off", "shows-other"]);
 /** Sound without the wished picture is not that of the player. */
 const SOUND: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["system-off", "sound-from-screen", "sound-from-system", "no-sound"]);
-const BRINGS: ReadonlySet<Act["act"]> = new Set<Act["act"]>(["screen-on", "wake", "choose-input", "news", "music"]);
+const BRINGS: ReadonlySet<Act["act"]> = new Set<Act["act"]>(["screen-on", "other-screen-on", "wake", "choose-input", "news", "music"]);
 
 function verdictOf(household: Household, played: Played, seed: number): ActVerdict {
   const { trace } = played;
@@ -107,6 +107,12 @@ export function missesOf(
         ...screenMisses(cast),
         ...(job.brief.newsFrom === "screen" ? ownSpeakersMisses(household, cast) : soundMisses(household, cast)),
       ];
+    case "other-screen-on": {
+      const other = castOf({ job, stations }, act.device);
+      const listens = [...soundWaysOf(household.solved.rows, act.device).values()].some((way) => way !== "none");
+      const isDeaf = listens && system && system.power !== "on";
+      return [...screenMisses(other), ...(isDeaf ? [{ miss: "system-off", device: system.nature.device } as const] : [])];
+    }
     case "wake":
       return [...screenMisses(cast), ...shownMisses(cast, act.device), ...soundMisses(household, cast)];
     case "choose-input": {
@@ -209,6 +215,13 @@ function stepsFor(
         return [{ device: miss.device, key: { press: "power-off" } }];
       case "went-off":
         return [{ device: miss.device, key: { press: "power-on" } }];
+      case "sound-from-screen":
+      case "no-sound": {
+        const { system } = castOf({ job: household.job, stations });
+        return system?.nature.quirks.has("arc-only-by-hand") && system.power === "on"
+          ? [{ device: system.nature.device, key: { press: "begin-return" } }]
+          : [];
+      }
       case "loudness-stays":
         return pressed.map(({ key }) => ({ device: miss.device, key }));
       case "shows-other": {

@@ -1,9 +1,7 @@
-import { CEC_DEVICE_TYPES, EVERYONE } from "@/core/facts";
+import { BACKUP_ADDRESSES, CEC_DEVICE_TYPES, CEC_VERSIONS, EVERYONE } from "@/core/facts";
 import { rowOf, type Message } from "./message";
-import { become, send, stay, andThen, wait, type Happening, type Station, type Step, type Wish } from "./station";
+import { become, isPlayer, send, stay, andThen, wait, type Happening, type Station, type Step, type Wish } from "./station";
 
-/** CEC 1.4, as nearly every device of the last fifteen years says of itself. */
-const VERSION = 5;
 const TV = 0;
 
 type Heard = Extract<Happening, { kind: "hears" }>;
@@ -24,6 +22,8 @@ export const awake = (station: Station, act: (station: Station, wish: Wish) => S
 /** The answers that every device gives, asleep or awake. Null where the message asks for none of them. Source: CEC 1.4 §12.1, §13.6 to §13.14. */
 export function answer(station: Station, { from, toAll, message }: Heard): Step | null {
   const { nature, power } = station;
+  // Before 2.0 the backup addresses were reserved: what comes from them to one device is not understood. Source: CEC 1.4 table 5.
+  if (!toAll && nature.version === "1.4" && BACKUP_ADDRESSES.includes(from)) return stay(station);
   switch (message.kind) {
     case "give-physical-address":
       return send(station, EVERYONE, { kind: "report-physical-address", address: nature.physical, type: CEC_DEVICE_TYPES[nature.kind] });
@@ -32,7 +32,7 @@ export function answer(station: Station, { from, toAll, message }: Heard): Step 
     case "give-power-status":
       return send(station, from, { kind: "report-power-status", power: power === "on" ? 0 : power === "standby" ? 1 : 2 });
     case "get-cec-version":
-      return send(station, from, { kind: "cec-version", version: VERSION });
+      return send(station, from, { kind: "cec-version", version: CEC_VERSIONS.find(({ words }) => words === nature.version)?.code ?? 5 });
     default:
       return toAll ? null : (isReport(message) && stay(station)) || null;
   }
@@ -61,3 +61,20 @@ export const refuse = (station: Station, { from, toAll, message }: Heard, reason
 /** Switches the screen on, where its own switch for that says so. Source: CEC 1.4 §13.1 one touch play. */
 export const wakeScreen = (station: Station): Step =>
   station.nature.wakesOthers ? send(station, TV, { kind: "image-view-on" }) : stay(station);
+
+/**
+ * The EDID appears: the device takes its address anew, says where it stands, and does what it was switched on for. It goes: so does the
+ * address. Source: CEC 1.4 §10.2.1 (address after a new physical address), §10.1 (report).
+ */
+export function readsPlace(station: Station, shown: boolean): Step {
+  const { logical, physical, kind } = station.nature;
+  const found = become(station, { placed: shown });
+  if (!shown || station.placed || logical === null || logical === EVERYONE) return found;
+  const told = andThen(found, (next) => send(next, logical, null));
+  const stands = andThen(told, (next) =>
+    send(next, EVERYONE, { kind: "report-physical-address", address: physical, type: CEC_DEVICE_TYPES[kind] }),
+  );
+  return station.power === "on" && isPlayer(kind) && station.source === physical
+    ? andThen(stands, (next) => send(next, EVERYONE, { kind: "active-source", address: physical }))
+    : stands;
+}

@@ -127,7 +127,7 @@ describe("4. four players of a kind", () => {
   });
 
   test("power in another order gives the address to the one that needs it", () => {
-    const other = householdOf(four, "planned", ["three", "one", "two", "four"]);
+    const other = householdOf(four, "planned", { order: ["three", "one", "two", "four"] });
     expect(other.claims.held.get("three")).toBe(4);
     expect(other.claims.held.get("four")).toBe(15);
   });

@@ -3,7 +3,8 @@ import { bytesOfFrame, frameMs, restMs, winsArbitration, type Frame } from "./fr
 import { playerStep } from "./machines/player";
 import { screenStep } from "./machines/screen";
 import { soundStep } from "./machines/sound";
-import type { Happening, Press, Station, Step } from "./station";
+import { readsPlace } from "./manners";
+import { addressOf, type Happening, type PlaceShown, type Press, type Station, type Step } from "./station";
 
 /** A frame as it went over the wire. */
 export interface SentFrame {
@@ -40,7 +41,9 @@ export interface Trace {
 
 /** The first frame that nobody answered or that was refused; null where all went through. */
 export function faultOf({ frames }: Pick<Trace, "frames">): number | null {
-  const at = frames.findIndex(({ acknowledged, frame }) => !acknowledged || frame.message?.kind === "feature-abort");
+  const at = frames.findIndex(
+    ({ acknowledged, frame }) => (!acknowledged && frame.message !== null) || frame.message?.kind === "feature-abort",
+  );
   return at < 0 ? null : at;
 }
 
@@ -54,6 +57,8 @@ export interface Pressed {
 /** An act that is not at rest by then never is. */
 const MOST_FRAMES = 400;
 const LONGEST_MS = 120_000;
+/** How long a hot plug lasts before the EDID is read anew. Source: HDMI 1.4 §8.5, at least 100 ms low. */
+const HOT_PLUG_MS = 150;
 const WATCHED = ["power", "input", "source", "systemAudio", "arc", "volume", "muted"] as const;
 
 interface Waiting {
@@ -65,7 +70,7 @@ interface Due {
   readonly atMs: number;
   readonly order: number;
   readonly device: string;
-  readonly happening: Happening;
+  readonly happening: Happening | PlaceShown;
 }
 
 /**
@@ -82,20 +87,26 @@ export function simulate(stations: ReadonlyMap<string, Station>, pressed: readon
   const chance = chanceOf(seed);
   let count = 0;
   let due: Due[] = [];
-  const schedule = (atMs: number, device: string, happening: Happening) => {
+  const schedule = (atMs: number, device: string, happening: Due["happening"]) => {
     due.push({ atMs, order: (count += 1), device, happening });
     due.sort((a, b) => a.atMs - b.atMs || a.order - b.order);
   };
-  const happen = (tMs: number, device: string, happening: Happening) => {
+  /** Whoever reads its place through this screen finds it or loses it. */
+  const showEdid = (tMs: number, screen: string, shown: boolean) => {
+    for (const { nature } of now.values())
+      if (nature.placedBy === screen) schedule(tMs + HOT_PLUG_MS, nature.device, { kind: "edid", shown });
+  };
+  const happen = (tMs: number, device: string, happening: Due["happening"]) => {
     const station = now.get(device);
     if (!station) return;
     const step = stepOf(station, happening);
     for (const what of WATCHED) if (step.station[what] !== station[what]) changes.push({ tMs, device, what, value: step.station[what] });
     now.set(device, step.station);
+    if ((step.station.power === "on") !== (station.power === "on")) showEdid(tMs, device, step.station.power === "on");
     // A device thinks for a moment before it answers; how long differs from time to time.
     let readyMs = tMs + (happening.kind === "hears" ? 20 + 60 * chance() : 5);
     for (const { to, message } of step.sends) {
-      queues.get(device)?.push({ readyMs, frame: { from: station.nature.logical ?? EVERYONE, to, message }, again: 0 });
+      queues.get(device)?.push({ readyMs, frame: { from: addressOf(step.station) ?? EVERYONE, to, message }, again: 0 });
       readyMs += 1;
     }
     for (const { name, afterMs } of step.timers) schedule(tMs + afterMs, device, { kind: "timer", name });
@@ -129,7 +140,8 @@ export function simulate(stations: ReadonlyMap<string, Station>, pressed: readon
   return { frames, changes, end: now, restless: true };
 }
 
-function stepOf(station: Station, happening: Happening): Step {
+function stepOf(station: Station, happening: Happening | PlaceShown): Step {
+  if (happening.kind === "edid") return readsPlace(station, happening.shown);
   switch (station.nature.kind) {
     case "tv":
       return screenStep(station, happening);
@@ -185,7 +197,7 @@ function sendOne(
   const endMs = startMs + frameMs(bytes.length);
   const acknowledged = waiting.frame.to === EVERYONE || listenersOf(stations, { wire, device, frame: waiting.frame }).length > 0;
   const rest = queues.get(device)?.slice(1) ?? [];
-  const isGivenUp = acknowledged || waiting.again >= CEC_TIMES.triesAgain;
+  const isGivenUp = acknowledged || waiting.frame.message === null || waiting.again >= CEC_TIMES.triesAgain;
   queues.set(device, isGivenUp ? rest : [{ ...waiting, readyMs: endMs, again: waiting.again + 1 }, ...rest]);
   wires.set(wire, { freeMs: endMs, last: device });
   return { tMs: startMs, endMs, wire, device, frame: waiting.frame, bytes, acknowledged, again: waiting.again, gaveWay };
@@ -196,11 +208,13 @@ const listenersOf = (
   stations: ReadonlyMap<string, Station>,
   { wire, device, frame }: Pick<SentFrame, "wire" | "device" | "frame">,
 ): readonly string[] =>
-  [...stations.values()].flatMap(({ nature }) =>
-    nature.device !== device && nature.wire === wire && nature.logical !== null && (frame.to === EVERYONE || nature.logical === frame.to)
+  [...stations.values()].flatMap((station) => {
+    const { nature } = station;
+    const address = addressOf(station);
+    return nature.device !== device && nature.wire === wire && address !== null && (frame.to === EVERYONE || address === frame.to)
       ? [nature.device]
-      : [],
-  );
+      : [];
+  });
 
 /** Numbers from 0 to 1 that a seed decides: a linear congruential generator, constants of Numerical Recipes §7.1. */
 function chanceOf(seed: number): () => number {

@@ -11,11 +11,13 @@ export type Sounding = "system" | "screen" | "nowhere";
  */
 export type SoundWay = "free" | "arc" | "unnoticed" | "none";
 
-/** The sound way of every player to what the household listens to, from the sound engine's own rows; the best where it has several. */
-export function soundWaysOf(board: readonly Arrival[]): ReadonlyMap<string, SoundWay> {
+/** The sound way of every player to what the household listens to, from the sound engine's own rows; the best where it has several. With a screen,
+ * only of what that screen shows. */
+export function soundWaysOf(board: readonly Arrival[], screen?: string): ReadonlyMap<string, SoundWay> {
   const order: readonly SoundWay[] = ["free", "unnoticed", "arc", "none"];
   const ways = new Map<string, SoundWay>();
   for (const row of board) {
+    if (screen !== undefined && row.screen !== screen) continue;
     const known = ways.get(row.player);
     const way = wayOf(row);
     if (known === undefined || order.indexOf(way) < order.indexOf(known)) ways.set(row.player, way);

@@ -1,5 +1,5 @@
-import type { CecKind } from "@/core/facts";
-import type { Quirk } from "@/core/device";
+import { UNREGISTERED, type CecKind } from "@/core/facts";
+import type { Device, Quirk } from "@/core/device";
 import type { PhysicalAddress } from "./address";
 import type { Message } from "./message";
 
@@ -21,6 +21,9 @@ export interface Nature {
   readonly wakeMs: number;
   readonly quirks: ReadonlySet<Quirk>;
   readonly maker: string;
+  readonly version: Device["control"]["version"];
+  /** The screen that must be awake before it reads where it stands; null: it always knows. */
+  readonly placedBy: string | null;
   /** Its own switches for power: whether it wakes others, and whether it goes off with them. */
   readonly wakesOthers: boolean;
   readonly obeysStandby: boolean;
@@ -35,6 +38,8 @@ export interface Nature {
 /** What a device is doing at a moment. */
 export interface Station {
   readonly nature: Nature;
+  /** It reads from an EDID where it stands. Without one it holds no address. */
+  readonly placed: boolean;
   readonly power: Power;
   /** The number of the chosen input; null: its own apps or tuner, or for a sound system what comes back from the screen. */
   readonly input: number | null;
@@ -60,9 +65,12 @@ export type Happening =
   | { readonly kind: "presses"; readonly key: Press }
   | { readonly kind: "timer"; readonly name: Timer };
 
+/** The EDID above a device comes or goes with its screen. */
+export type PlaceShown = { readonly kind: "edid"; readonly shown: boolean };
+
 /** A key of the device's own remote. */
 export type Press =
-  | { readonly press: "power-on" | "power-off" | "volume-up" | "volume-down" | "mute" }
+  | { readonly press: "power-on" | "power-off" | "volume-up" | "volume-down" | "mute" | "begin-return" }
   | { readonly press: "input"; readonly input: number | null };
 
 export type Timer = "awake" | "claim-again" | "ask-return";
@@ -70,9 +78,13 @@ export type Timer = "awake" | "claim-again" | "ask-return";
 /** What a device does next: its new state, what it sends, what it waits for. */
 export interface Step {
   readonly station: Station;
-  readonly sends: readonly { readonly to: number; readonly message: Message }[];
+  readonly sends: readonly { readonly to: number; readonly message: Message | null }[];
   readonly timers: readonly { readonly name: Timer; readonly afterMs: number }[];
 }
+
+/** The logical address by which it speaks and is spoken to now; null: it takes no part. */
+export const addressOf = ({ nature, placed }: Station): number | null =>
+  nature.logical !== null && !placed ? UNREGISTERED : nature.logical;
 
 export const stay = (station: Station): Step => ({ station, sends: [], timers: [] });
 
@@ -84,10 +96,14 @@ export function andThen(step: Step, next: (station: Station) => Step): Step {
 
 export const become = (station: Station, changes: Partial<Station>): Step => stay({ ...station, ...changes });
 
-export const send = (station: Station, to: number, ...messages: readonly Message[]): Step => ({
+export const send = (station: Station, to: number, ...messages: readonly (Message | null)[]): Step => ({
   station,
-  sends: station.nature.logical === null ? [] : messages.map((message) => ({ to, message })),
+  sends: messages.filter((message) => maySend(station, message)).map((message) => ({ to, message })),
   timers: [],
 });
+
+/** One that does not know where it stands may only ask the screen to wake. Source: CEC 1.4 §10.2.1 (unregistered), §13.1.3. */
+const maySend = ({ nature, placed }: Station, message: Message | null): boolean =>
+  nature.logical !== null && (placed || message?.kind === "image-view-on");
 
 export const wait = (station: Station, name: Timer, afterMs: number): Step => ({ station, sends: [], timers: [{ name, afterMs }] });

@@ -1,5 +1,5 @@
 import type { CecKind } from "@/core/facts";
-import { arrivalsOf, makeRig, returnChannel } from "@/core/chain";
+import { makeRig, returnChannel, solve, type Solved } from "@/core/chain";
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
 import { findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE } from "./address";
@@ -14,6 +14,8 @@ export interface Household {
   readonly network: Network;
   readonly claims: Claims;
   readonly stations: ReadonlyMap<string, Station>;
+  /** The board of the room, on which the ways of the sound rest. */
+  readonly solved: Solved;
   /** How the sound of each player can reach the sound system. */
   readonly soundWays: ReadonlyMap<string, SoundWay>;
 }
@@ -22,10 +24,16 @@ export interface Household {
 const WAKE_MS: Readonly<Record<CecKind, number>> = { tv: 6000, recorder: 15_000, tuner: 20_000, playback: 8000, audio: 5000, switch: 1000 };
 const QUIET = 20;
 
+/** What is known of a room beforehand: the order in which its devices get power, and its board. */
+export interface HouseholdKnown {
+  readonly order?: readonly string[];
+  readonly solved?: Solved;
+}
+
 /** The room asleep, every device with the address it takes when power comes back in the given order. */
-export function householdOf(job: Job, state: SettingState = "planned", order?: readonly string[]): Household {
+export function householdOf(job: Job, state: SettingState = "planned", known: HouseholdKnown = {}): Household {
   const network = networkOf(job, state);
-  const claims = claimAddresses(network.nodes, order ?? inTreeOrder(network.nodes));
+  const claims = claimAddresses(network.nodes, known.order ?? inTreeOrder(network.nodes));
   const returns = returnsOf(job, state);
   const stations = new Map(
     network.nodes.flatMap((node): [string, Station][] => {
@@ -33,7 +41,8 @@ export function householdOf(job: Job, state: SettingState = "planned", order?: r
       return device ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, returns, state))]] : [];
     }),
   );
-  return { job, network, claims, stations, soundWays: soundWaysOf(arrivalsOf(job, state)) };
+  const solved = known.solved ?? solve(job, state);
+  return { job, network, claims, stations, solved, soundWays: soundWaysOf(solved.rows) };
 }
 
 const inTreeOrder = (nodes: readonly BusNode[]): readonly string[] =>
@@ -41,6 +50,7 @@ const inTreeOrder = (nodes: readonly BusNode[]): readonly string[] =>
 
 const asleep = (nature: Nature): Station => ({
   nature,
+  placed: nature.placedBy === null,
   power: "standby",
   input: null,
   source: null,
@@ -68,6 +78,8 @@ function natureOf(
     inputs: node.inputs.map((_, index) => (node.address === NOWHERE ? null : childAddress(node.address, index + 1))),
     wakeMs: device.control.wakeMs ?? WAKE_MS[node.kind],
     quirks: new Set(device.control.quirks),
+    version: node.version,
+    placedBy: node.placedBy,
     maker: device.maker,
     wakesOthers: wakesOthers(node.kind, setting("control-wakes")),
     obeysStandby: setting("control-obeys") !== "off",

@@ -99,6 +99,8 @@ describe("addresses", () => {
     wire,
     address,
     inputs: [],
+    version: "1.4",
+    placedBy: null,
     speaks: true,
   });
 

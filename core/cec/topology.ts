@@ -13,6 +13,9 @@ export interface BusNode {
   readonly address: PhysicalAddress;
   /** Its HDMI inputs in their order; the first is number 1 of its addresses. */
   readonly inputs: readonly string[];
+  readonly version: Device["control"]["version"];
+  /** The screen that must be awake before anything shows it an EDID; null: it is always shown one. */
+  readonly placedBy: string | null;
   /** It takes part: it speaks CEC and has it switched on, or nobody knows whether. */
   readonly speaks: boolean;
 }
@@ -48,6 +51,8 @@ export function networkOf(job: Job, state: SettingState = "planned"): Network {
         wire: wires.of({ device: device.id, port: main }),
         address: addressOf(job, device.id, new Set()),
         inputs: inputsOf(device),
+        version: device.control.version,
+        placedBy: placedBy(job, device.id),
         speaks: device.speaksCec && effectiveSetting(device, "cec", state) !== "off",
       },
     ];
@@ -123,6 +128,25 @@ function addressOf(job: Job, id: string, met: Set<string>): PhysicalAddress {
   if (!above || parent === NOWHERE) return NOWHERE;
   if (copiesAddress(above) && parent !== ROOT) return parent;
   return childAddress(parent, inputsOf(above).indexOf(up.to.port) + 1) ?? NOWHERE;
+}
+
+/** The screen above a device, where it, or something on the way to it, shows no EDID while the screen sleeps. */
+function placedBy(job: Job, id: string): string | null {
+  let sleeps = false;
+  const met = new Set<string>();
+  let at = id;
+  while (!met.has(at)) {
+    met.add(at);
+    const device = findDevice(job, at);
+    if (!device) return null;
+    sleeps ||= at !== id && device.habits.some(({ habit }) => habit === "forgets-edid");
+    const up = hdmiPorts(device)
+      .filter(({ direction }) => direction === "out")
+      .flatMap((port) => cableAt(job, { device: at, port: port.id }) ?? [])[0];
+    if (!up) return sleeps && at !== id && kindOf(device) === "tv" ? at : null;
+    at = up.to.device;
+  }
+  return null;
 }
 
 /** A plain box shows the EDID it sees and with it the address; receivers, bars and switches count their own inputs. */

@@ -15,6 +15,8 @@ export type Caution =
   | { readonly code: "two-volumes"; readonly device: string; readonly then: string }
   /** The box shows no list while the screen sleeps. */
   | { readonly code: "forgets-edid"; readonly device: string }
+  /** The return channel begins only by the sound system's own key or menu. */
+  | { readonly code: "return-by-hand"; readonly device: string }
   /** Speech matters to this household, and its own channel is folded into the others on the way. */
   | { readonly code: "speech-folded" }
   /** The household bears one remote, and the loudness of this row is not moved by that of the screen. */
@@ -41,7 +43,13 @@ export function cautionsOf(rig: Rig, player: Device, followed: Followed | null, 
       }
     }),
   );
-  return [...habits, ...twoVolumes(followed), ...longLeads(followed), ...wastedSocket(rig, player, picture)];
+  return [
+    ...habits,
+    ...returnByHand(rig, followed),
+    ...twoVolumes(followed),
+    ...longLeads(followed),
+    ...wastedSocket(rig, player, picture),
+  ];
 }
 
 /** Whether any input of a box lists otherwise than it did when the box was found. */
@@ -49,6 +57,16 @@ function listsAnew(rig: Rig, device: Device): boolean {
   const words = (at: Rig, port: string) => JSON.stringify([...presentedAt(at, { device: device.id, port }).sounds]);
   const inputs = device.ports.filter((port) => port.connector === "hdmi" && port.direction === "in");
   return inputs.some(({ id }) => words(rig, id) !== words(rig.at("found"), id));
+}
+
+/** An ARC that is known not to begin by itself; eARC finds its partner without a key. */
+function returnByHand(rig: Rig, followed: Followed | null): Caution[] {
+  if (!followed?.arrives) return [];
+  return followed.way.flatMap((step, hop): Caution[] => {
+    if (step.kind !== "link" || followed.hops[hop]?.link !== "arc") return [];
+    const byHand = rig.device(step.to.device)?.control.quirks.includes("arc-only-by-hand");
+    return byHand ? [{ code: "return-by-hand", device: step.to.device }] : [];
+  });
 }
 
 /** An analogue lead between two devices that each move the loudness: both matter, and either can be the one that is turned down. */

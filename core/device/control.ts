@@ -16,6 +16,10 @@ export const QUIRKS = [
 ] as const;
 export type Quirk = (typeof QUIRKS)[number];
 
+/** How infrared switches a device: by a key for on and one for off, by one key to and fro, or not at all. */
+export const INFRARED = ["on-and-off", "to-and-fro", "none"] as const;
+export type Infrared = (typeof INFRARED)[number];
+
 /** A device on the control bus (CEC). Whether it takes part at all is `speaksCec` and its setting. */
 export const Control = z.strictObject({
   /** What it says it is; null: as its role and sources tell. */
@@ -26,6 +30,11 @@ export const Control = z.strictObject({
   wakeMs: z.number().int().min(0).max(120_000).nullable().default(null),
   /** What its maker calls HDMI control in the menu, as read on site. */
   menuName: z.string().max(80).default(""),
+  /** The edition of CEC that it says it speaks; from 2.0 a player may take a backup address. */
+  version: z.enum(["1.4", "2.0"]).default("1.4"),
+  infrared: z.enum(INFRARED).default("on-and-off"),
+  /** It stands behind a door, out of the sight of a remote. */
+  hidden: z.boolean().default(false),
   quirks: z.array(z.enum(QUIRKS)).max(QUIRKS.length).default([]),
 });
 export type Control = z.infer<typeof Control>;

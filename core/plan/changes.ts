@@ -1,17 +1,6 @@
 import { cableClassFact, certainLength, POWER_SETTINGS } from "@/core/facts";
 import { effectiveSetting, type SettingState } from "@/core/device";
-import {
-  cableAt,
-  joinSockets,
-  moveCableEnd,
-  sameEnd,
-  whyNotLay,
-  type Cable,
-  type CableEnd,
-  type Command,
-  type Job,
-  type SingleCommand,
-} from "@/core/job";
+import { freeJoins, plugMoves, type Command, type Job, type SingleCommand } from "@/core/job";
 
 /** The kinds of change in the order of their cost. */
 export const CHANGE_KINDS = ["setting", "plug", "cable", "box"] as const;
@@ -59,40 +48,8 @@ function settingChanges(job: Job, state: SettingState): Change[] {
 }
 
 /** Moving one end of a cable to a free socket, or exchanging two that could sit in each other's place. */
-function plugChanges(job: Job): Change[] {
-  const ends = job.devices.flatMap((device) => device.ports.map((port): CableEnd => ({ device: device.id, port: port.id })));
-  const free = ends.filter((end) => !cableAt(job, end));
-  const moves = job.cables.flatMap((cable) =>
-    free
-      .filter((end) => whyNotLay(job, cable.from, end, cable.id) === null)
-      .map((end): Change => ({ kind: "plug", count: 1, decides: [plugName(cable)], command: moveCableEnd(job, cable, "to", end) })),
-  );
-  const pairs = job.cables.flatMap((a, index) => job.cables.slice(index + 1).map((b) => [a, b] as const));
-  return [...moves, ...pairs.flatMap(([a, b]) => exchange(job, a, b) ?? [])];
-}
-
-const plugName = (cable: Cable): string => `plug ${cable.id}`;
-
-function exchange(job: Job, a: Cable, b: Cable): Change | null {
-  if (sameEnd(a.from, b.from) || a.from.device === b.from.device) return null;
-  const without: Job = { ...job, cables: job.cables.filter((cable) => cable !== a && cable !== b) };
-  if (whyNotLay(without, a.from, b.to) || whyNotLay(without, b.from, a.to)) return null;
-  const at = (cable: Cable) => job.cables.indexOf(cable);
-  return {
-    kind: "plug",
-    count: 2,
-    decides: [plugName(a), plugName(b)],
-    command: {
-      kind: "batch",
-      commands: [
-        { kind: "unplug", cable: a.id },
-        { kind: "unplug", cable: b.id },
-        { kind: "plug", cable: { ...a, to: b.to }, at: at(a) },
-        { kind: "plug", cable: { ...b, to: a.to }, at: at(b) },
-      ],
-    },
-  };
-}
+const plugChanges = (job: Job): Change[] =>
+  plugMoves(job).map(({ cables, command }) => ({ kind: "plug", count: cables.length, decides: cables.map((id) => `plug ${id}`), command }));
 
 /** Copper longer than this may need light in its place at the highest rate. */
 const LONG_M = certainLength(48);
@@ -116,22 +73,6 @@ function cableChanges(job: Job): Change[] {
   });
 }
 
-/** One cable more, between two sockets that are both free; between two devices each pair of plugs is tried. */
-function newCables(job: Job): Change[] {
-  const free = job.devices.flatMap((device) =>
-    device.ports.map((port) => ({ port, end: { device: device.id, port: port.id } })).filter(({ end }) => !cableAt(job, end)),
-  );
-  const inputs = free.filter(({ port }) => port.direction === "in");
-  return free
-    .filter(({ port }) => port.direction === "out")
-    .flatMap((out) =>
-      inputs
-        .filter(({ end }) => whyNotLay(job, out.end, end) === null)
-        .map(({ end }): Change => ({
-          kind: "cable",
-          count: 1,
-          decides: [`new cable ${out.end.device} ${out.end.port}`],
-          command: joinSockets(job, out.end, end),
-        })),
-    );
-}
+/** One cable more, between two sockets that are both free. */
+const newCables = (job: Job): Change[] =>
+  freeJoins(job).map(({ from, command }) => ({ kind: "cable", count: 1, decides: [`new cable ${from.device} ${from.port}`], command }));

@@ -17,6 +17,8 @@ export function cautionSentence(job: Job, caution: Caution): string {
       return `Two volumes stand in series: ${name}, then ${deviceName(job, caution.then)}. Set the first high and steady, and move the other.`;
     case "forgets-edid":
       return `${name} may show no list while the screen sleeps: switch the screen on first.`;
+    case "return-by-hand":
+      return `${name} begins its return channel only by its own key or menu: until that is pressed, nothing of this arrives.`;
     case "lead-long":
       return `${upperFirst(cableName(job, caution.cable))} is ${formatMetres(caution.need)} long; its kind is certain to ${formatMetres(caution.have)}.`;
     case "socket-wasted":
@@ -50,6 +52,7 @@ export function volumeSentence(job: Job, volume: Volume): string {
 export function cautionFlag(cautions: readonly Caution[]): string | null {
   if (cautions.some(({ code }) => code === "drift")) return "tends to drift";
   if (cautions.some(({ code }) => code === "keeps-old-edid")) return "plug the box anew";
+  if (cautions.some(({ code }) => code === "return-by-hand")) return "begins by hand";
   if (cautions.some(({ code }) => code === "lead-long")) return "long lead";
   if (cautions.some(({ code }) => code === "speech-folded")) return "speech folded away";
   if (cautions.some(({ code }) => code === "one-more-remote")) return "one remote more";

@@ -9,6 +9,7 @@ import {
   actWords,
   cardWords,
   conflictSentence,
+  cureLimits,
   cureWords,
   cutSentence,
   judgedActSentence,
@@ -142,10 +143,20 @@ test("what is wrong with a room's control names the devices, and where the wire 
 
 test("a cure is something to do, and a programmed remote tells its limits", () => {
   const step = { device: "bar", key: { press: "power-on" } } as const;
-  expect(cureWords(job, { cure: "programmed-remote", steps: [step] }, "tv")).toMatch(
-    /^a programmed remote .* Bar: on \(in clear view, slower/,
+  const remote = {
+    cure: "programmed-remote",
+    steps: [step],
+    limits: [
+      { limit: "behind-a-door", device: "bar" },
+      { limit: "out-of-step", device: "bar" },
+      { limit: "slower", ms: 400 },
+    ],
+  } as const;
+  expect(cureWords(job, remote, "tv")).toBe("a programmed remote whose one key also sends Bar: on");
+  expect(cureLimits(job, remote)).toBe(
+    "It needs a clear view, or an eye about a metre from the device. Bar stands behind a door: it hears nothing while that is shut. Bar has one key to and fro: pressed while it is on already, it goes off. It takes 0.4\u2009s longer than the bus.",
   );
-  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"] }, "tv")).toContain(
+  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0 }, "tv")).toContain(
     "in this order: Set-top box and Television; wait",
   );
   expect(cureWords(job, { cure: "other-act", act: { act: "wake", device: "streamer" } }, "tv")).toBe(

@@ -1,8 +1,9 @@
-import type { Act, ActVerdict, Conflict, Cure, HandStep, Miss, Press } from "@/core/cec";
+import type { Act, ActVerdict, Conflict, Cure, HandStep, InfraredLimit, Miss, Press, Reliance } from "@/core/cec";
 import { optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { cutSentence } from "./cec-words";
-import { deviceName, listed, socketPrint, upperFirst } from "./names";
+import { changeWords } from "./change-words";
+import { cableShortName, deviceName, listed, lowerFirst, plural, socketPrint, upperFirst } from "./names";
 
 /** What a household does, as they would say it. */
 export function actWords(job: Job, act: Act, screen: string | undefined): string {
@@ -10,6 +11,8 @@ export function actWords(job: Job, act: Act, screen: string | undefined): string
   switch (act.act) {
     case "screen-on":
       return `switch on with the remote of ${tv}`;
+    case "other-screen-on":
+      return `switch ${deviceName(job, act.device)} on with its own remote`;
     case "screen-off":
       return `switch everything off with the remote of ${tv}`;
     case "wake":
@@ -38,6 +41,8 @@ export function cardWords(job: Job, act: Act, screen: string | undefined): strin
   switch (act.act) {
     case "screen-on":
       return "screen and sound";
+    case "other-screen-on":
+      return `${deviceName(job, act.device)} and sound`;
     case "screen-off":
       return "everything off";
     case "wake":
@@ -104,6 +109,8 @@ function pressWords(key: Press): string {
       return "softer";
     case "mute":
       return "mute";
+    case "begin-return":
+      return "its key or menu for the return channel";
     case "input":
       return key.input === null ? "its own apps or tuner" : `input ${key.input}`;
   }
@@ -147,8 +154,22 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
       return `The return channel from ${deviceName(job, conflict.screen)} to ${deviceName(job, conflict.system)} starts over HDMI control, which does not join the two.${conflict.cuts.map((cut) => ` ${cutSentence(job, cut)}`).join("")}`;
     case "goes-off-with-one":
       return `${deviceName(job, conflict.device)} switches everything off when it goes off.`;
+    case "wake-and-sleep":
+      return conflict.wakes === conflict.sleeps
+        ? `${deviceName(job, conflict.wakes)} wakes the room by itself and sends it to sleep again: a loop that nobody asked for.`
+        : `${deviceName(job, conflict.wakes)} wakes the room by itself and ${deviceName(job, conflict.sleeps)} sends it to sleep: a loop that nobody asked for.`;
+    case "two-volumes":
+      return `${deviceName(job, conflict.screen)} and ${deviceName(job, conflict.system)} sound at once, and the screen’s remote moves only its own loudness.`;
+    case "backup-address":
+      return `${deviceName(job, conflict.device)} has a backup address of CEC 2.0; ${names(conflict.deafTo)}, of CEC 1.4, need not heed what it tells them alone, such as to wake.`;
+    case "place-sleeps":
+      return `${names(conflict.devices)} read no place in the tree while ${deviceName(job, conflict.screen)} sleeps: they can only wake it, and are somebody a moment after that.`;
   }
 }
+
+/** What ends with HDMI control, in one sentence. */
+export const relianceSentence = (job: Job, { screen, system, players }: Reliance): string =>
+  `The sound of ${listed(players.map((player) => deviceName(job, player)))} comes back over ARC, which HDMI control begins: whoever switches control off at ${deviceName(job, screen)} or ${deviceName(job, system)} also ends that sound.`;
 
 /** A cure as something to do. */
 export function cureWords(job: Job, cure: Cure, screen: string | undefined): string {
@@ -159,8 +180,39 @@ export function cureWords(job: Job, cure: Cure, screen: string | undefined): str
       return `take the power from all of them, then give it back in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
     case "other-act":
       return `a rule of the house: ${actWords(job, cure.act, screen)} instead`;
+    case "plug":
+      return lowerFirst(changeWords(job, cure));
+    case "adapter":
+      return `put an adapter without the control wire, made for the purpose, on the ${cableShortName(job, cure.cable)}`;
+    case "side-cable":
+      return `${sideCableWords(job, cure)}, and set HDMI control at ${deviceName(job, cure.off)} to off`;
     case "programmed-remote":
-      return `a programmed remote whose one key also sends ${listed(cure.steps.map((step) => stepWords(job, step)))} (in clear view, slower, and out of step where a key switches to and fro)`;
+      return `a programmed remote whose one key also sends ${listed(cure.steps.map((step) => stepWords(job, step)))}`;
+  }
+}
+
+function sideCableWords(job: Job, { command }: Extract<Cure, { cure: "side-cable" }>): string {
+  const lead = command.kind === "batch" ? command.commands.find(({ kind }) => kind === "plug") : undefined;
+  return lead ? lowerFirst(changeWords(job, { command: lead })) : "lay a lead for the sound";
+}
+
+/** What a cure costs or cannot do; null where nothing. */
+export function cureLimits(job: Job, cure: Cure): string | null {
+  if ("lowers" in cure) return cure.lowers ? `It lowers the sound of ${plural(cure.lowers, "row")}.` : null;
+  if (cure.cure !== "programmed-remote") return null;
+  return ["It needs a clear view, or an eye about a metre from the device.", ...cure.limits.map((limit) => limitSentence(job, limit))].join(
+    " ",
+  );
+}
+
+function limitSentence(job: Job, limit: InfraredLimit): string {
+  switch (limit.limit) {
+    case "behind-a-door":
+      return `${deviceName(job, limit.device)} stands behind a door: it hears nothing while that is shut.`;
+    case "out-of-step":
+      return `${deviceName(job, limit.device)} has one key to and fro: pressed while it is on already, it goes off.`;
+    case "slower":
+      return `It takes ${(limit.ms / 1000).toFixed(1)}\u2009s longer than the bus.`;
   }
 }
 

@@ -55,9 +55,11 @@ export {
   actWords,
   cardWords,
   conflictSentence,
+  cureLimits,
   cureWords,
   judgedActSentence,
   missSentence,
+  relianceSentence,
   stepWords,
 } from "./control-words";
 export { QUIRK_WORDS } from "./quirk-words";

@@ -28,6 +28,9 @@ export function cableShortName(job: Job, id: string): string {
 /** A sentence's first letter; "eARC" keeps its own. */
 export const upperFirst = (text: string): string => (/^[a-z][A-Z]/.test(text) ? text : text.charAt(0).toUpperCase() + text.slice(1));
 
+/** The same within a sentence; "eARC" and "HDMI" keep their own. */
+export const lowerFirst = (text: string): string => (/^[A-Z]{2}/.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1));
+
 /** "a", "a and b", "a, b and c". */
 export function listed(parts: readonly string[]): string {
   if (parts.length < 2) return parts[0] ?? "";

@@ -21,10 +21,10 @@ export function playerStep(station: Station, happening: Happening): Step {
 
 const isShown = ({ source, nature }: Station): boolean => source === nature.physical;
 
-/** "I am the source", after the screen was woken. */
+/** "I am the source", after the screen was woken; one that cannot say where it stands says it as soon as it can. */
 const claims = (station: Station): Step =>
   andThen(become(station, { source: station.nature.physical }), (next) =>
-    send(next, EVERYONE, { kind: "active-source", address: next.nature.physical }),
+    next.placed ? send(next, EVERYONE, { kind: "active-source", address: next.nature.physical }) : stay(next),
   );
 
 function act(station: Station, wish: Wish): Step {
@@ -47,7 +47,9 @@ function presses(station: Station, key: Press): Step {
 function goesOff(station: Station): Step {
   const { physical, quirks } = station.nature;
   const leaves =
-    isShown(station) && station.power === "on" ? send(station, TV, { kind: "inactive-source", address: physical }) : stay(station);
+    isShown(station) && station.placed && station.power === "on"
+      ? send(station, TV, { kind: "inactive-source", address: physical })
+      : stay(station);
   const told = andThen(leaves, (next) => (quirks.has("switches-all-off") ? send(next, EVERYONE, { kind: "standby" }) : stay(next)));
   return andThen(told, (next) => become(next, { power: "standby", pending: [], source: null }));
 }

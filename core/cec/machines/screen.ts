@@ -55,6 +55,8 @@ function presses(station: Station, key: Press): Step {
       return station.systemAudio
         ? sendKey(station, key.press === "volume-up" ? CEC_KEY.volumeUp : CEC_KEY.volumeDown)
         : become(station, { volume: clamp(station.volume + (key.press === "volume-up" ? 2 : -2)) });
+    case "begin-return":
+      return askReturn(station);
     case "mute":
       return station.systemAudio ? sendKey(station, CEC_KEY.mute) : become(station, { muted: !station.muted });
   }

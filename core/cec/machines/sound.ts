@@ -58,6 +58,10 @@ function presses(station: Station, key: Press): Step {
       return moves(station, key.press === "volume-up" ? 2 : -2, null);
     case "mute":
       return mutes(station, null);
+    case "begin-return":
+      return station.power === "on" && station.nature.returnLink === "arc" && !station.arc
+        ? send(station, TV, { kind: "initiate-arc" })
+        : stay(station);
     case "input":
       return become(station, { input: key.input });
   }
