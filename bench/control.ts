@@ -1,5 +1,5 @@
 import { fromShelfOrThrow } from "@/core/device";
-import { householdOf, judgeAct, judgeAll, readTrace, simulate } from "@/core/cec";
+import { actFigures, actsOf, curesOf, householdOf, judgeAct, judgeAll, readTrace, simulate } from "@/core/cec";
 import { emptyJob, joinSockets, type Job } from "@/core/job";
 import { addressNamesOf, frameWords } from "@/core/text";
 import { made } from "@/demo/room-under-test";
@@ -32,6 +32,7 @@ function twelve(): Job {
 export function benchControl(timed: (call: () => unknown, rounds?: number) => number) {
   const job = twelve();
   const household = householdOf(job);
+  const quarrel = judgeAll(household).find(({ verdict }) => verdict.verdict !== "as-wished");
   const pasted = Array.from(
     { length: 20_000 },
     (_, index) => `${(index * 0.12).toFixed(3)} 4F:82:${(16 + (index % 3) * 16).toString(16)}:00`,
@@ -41,6 +42,8 @@ export function benchControl(timed: (call: () => unknown, rounds?: number) => nu
       devices: job.devices.length,
       "one act ms": Number(timed(() => judgeAct(household, { act: "screen-on" }), 100).toFixed(2)),
       "all acts ms": Number(timed(() => judgeAll(householdOf(job)), 20).toFixed(1)),
+      "figures for a planner ms": Number(timed(() => actFigures(householdOf(job), actsOf(household)), 20).toFixed(1)),
+      "cures of one act ms": Number(timed(() => (quarrel ? curesOf(household, quarrel) : []), 3).toFixed(0)),
       "one trace ms": Number(
         timed(() => simulate(household.stations, [{ atMs: 0, device: "tv", key: { press: "power-on" } }]), 100).toFixed(2),
       ),

@@ -16,6 +16,46 @@ test("a quarrel on the control bus: which device, which switch ends it, applied 
   await expectSaved(page);
 });
 
+test("a change is seen beside the act before it is planned, and a lane's switches are turned right there", async ({ page, request }) => {
+  const id = await importDemo(request, "receiver-den");
+  await page.goto(`/jobs/${id}/control?act=night-update%3Aset-top-box`);
+  const story = page.getByRole("complementary", { name: "The chosen act" });
+  await story.getByRole("button", { name: "See it beside" }).first().click();
+  const beside = page.getByRole("region", { name: "With the change" });
+  await expect(beside).toContainText("As wished");
+  // Nothing is changed by looking.
+  await expect(page.locator('[data-act="night-update:set-top-box"]')).toHaveAttribute("data-verdict", "with-a-step");
+  await story.getByRole("button", { name: "Put it away" }).click();
+  await expect(beside).toHaveCount(0);
+  const ruler = page.getByRole("group", { name: "The act on the wire, rests drawn short" });
+  await ruler.getByRole("button", { name: "Set-top box", exact: true }).click();
+  await choose(page, "Wakes others over HDMI control at Set-top box", "off");
+  await expect(page.locator('[data-act="night-update:set-top-box"]')).toHaveAttribute("data-verdict", "as-wished");
+  await expectSaved(page);
+});
+
+test("an act plays by itself from frame to frame, and stops when it is paused", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/control?act=tv-remote-power-on`);
+  await page.getByRole("button", { name: "Play", exact: true }).click();
+  const lines = page.getByRole("list", { name: "What happens, in its order" }).getByRole("button");
+  await expect(lines.nth(0)).toHaveAttribute("aria-pressed", "true");
+  await expect(lines.nth(1)).toHaveAttribute("aria-pressed", "true");
+  await page.getByRole("button", { name: "Pause" }).click();
+  await expect(page.getByRole("button", { name: "Play", exact: true })).toBeVisible();
+});
+
+test("the changes of Arrivals also offer what betters an everyday act, and plan it", async ({ page, request }) => {
+  const id = await importDemo(request, "receiver-den");
+  await page.goto(`/jobs/${id}/arrivals?view=changes`);
+  const acts = page.getByRole("region", { name: "Everyday acts" });
+  const line = acts.getByRole("listitem").filter({ hasText: "Set “Goes off with the others” at Television to off" });
+  await expect(line).toContainText("better: switch Set-top box off while it is watched");
+  await line.getByRole("button", { name: "Plan it" }).click();
+  await expect(line).toHaveCount(0);
+  await expectSaved(page);
+});
+
 test("by keyboard: an act, its frames in plain words with their bytes, and the address leads back", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/control`);

@@ -95,7 +95,7 @@ export function actsOf(household: Household): readonly Act[] {
     ...players.flatMap(({ nature }): Act[] =>
       nature.quirks.has("wakes-by-itself") ? [{ act: "night-update", device: nature.device }] : [],
     ),
-    ...(system ? [{ act: "wrong-remote" } as const] : []),
+    ...(system && !system.nature.leftOn ? [{ act: "wrong-remote" } as const] : []),
   ];
 }
 

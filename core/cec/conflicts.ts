@@ -3,6 +3,7 @@ import { effectiveSetting, type SettingState } from "@/core/device";
 import { findDevice } from "@/core/job";
 import { castOf } from "./acts";
 import { NOWHERE } from "./address";
+import { returnTaker } from "./sound-of";
 import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 import type { Cut } from "./topology";
@@ -31,7 +32,9 @@ export type Conflict =
 export function conflictsOf(household: Household, state: SettingState = "planned"): readonly Conflict[] {
   const { network, stations } = household;
   const live = [...stations.values()].filter(({ nature }) => nature.logical !== null);
-  const { screen, system } = castOf(household);
+  const cast = castOf(household);
+  const { screen, system } = cast;
+  const taker = returnTaker(cast);
   const wires = [...new Set(live.map(({ nature }) => nature.wire))];
   const onWire = (wire: number) => live.filter(({ nature }) => nature.wire === wire);
   const twoSystems = wires.flatMap((wire): Conflict[] => {
@@ -45,7 +48,10 @@ export function conflictsOf(household: Household, state: SettingState = "planned
   }
   const thieves = live.filter(({ nature }) => nature.quirks.has("steals-source"));
   const needsControl =
-    screen && system && !areOnOneWire(household, screen.nature.device, system.nature.device) && couldReturn(household, screen.nature.device)
+    screen &&
+    system &&
+    !(taker && areOnOneWire(household, screen.nature.device, taker.nature.device)) &&
+    couldReturn(household, screen.nature.device)
       ? [...household.soundWays].some(([device, way]) => device === screen.nature.device && way !== "arc" && way !== "none")
         ? []
         : [{ conflict: "return-needs-control", screen: screen.nature.device, system: system.nature.device, cuts: network.cuts } as const]
@@ -58,7 +64,10 @@ export function conflictsOf(household: Household, state: SettingState = "planned
         : [],
     ),
     ...[...places.values()].flatMap((devices): Conflict[] => (devices.length > 1 ? [{ conflict: "same-place", devices }] : [])),
-    ...live.flatMap(({ nature }): Conflict[] => (nature.physical === NOWHERE ? [{ conflict: "no-place", device: nature.device }] : [])),
+    // One that hangs on no wire with others has nothing to stand in.
+    ...live.flatMap(({ nature }): Conflict[] =>
+      nature.physical === NOWHERE && onWire(nature.wire).length > 1 ? [{ conflict: "no-place", device: nature.device }] : [],
+    ),
     ...(thieves.length > 1 ? [{ conflict: "claimants", devices: thieves.map(({ nature }) => nature.device) } as const] : []),
     ...needsControl,
     ...live.flatMap(({ nature }): Conflict[] =>
@@ -98,11 +107,11 @@ const wakeAndSleep = (live: readonly Station[]): readonly Conflict[] => {
   );
 };
 
-/** A side cable of which the screen notices nothing, while its own speakers are on too. */
+/** Rows that reach the sound system while the screen plays them from its own speakers too. */
 function twoVolumes(household: Household): readonly Conflict[] {
   const { screen, system } = castOf(household);
-  const beside = [...household.soundWays.values()].includes("unnoticed");
-  return screen && system && beside && !screen.nature.playsElsewhere && screen.nature.device !== system.nature.device
+  const both = household.solved.rows.some((row) => row.arrives && row.screenSpeakers && row.screen === screen?.nature.device);
+  return screen && system && both && screen.nature.device !== system.nature.device
     ? [{ conflict: "two-volumes", screen: screen.nature.device, system: system.nature.device }]
     : [];
 }

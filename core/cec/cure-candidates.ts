@@ -1,5 +1,5 @@
 import { cableClassFact, UNREGISTERED, type SettingKey } from "@/core/facts";
-import type { SettingState } from "@/core/device";
+import { effectiveSetting, type SettingState } from "@/core/device";
 import { findDevice, freeJoins, plugMoves, type Command, type Job, type SingleCommand } from "@/core/job";
 import { castOf } from "./acts";
 import type { Household } from "./stations";
@@ -12,8 +12,8 @@ export type Candidate =
   | { readonly cure: "plug"; readonly command: Command }
   /** A short adapter without the control wire, made for the purpose, at one end of a cable. */
   | { readonly cure: "adapter"; readonly command: Command; readonly cable: string }
-  /** The sound by a cable of its own, and HDMI control off at one of the two, so that it leads no longer. */
-  | { readonly cure: "side-cable"; readonly command: Command; readonly off: string };
+  /** The sound by a cable of its own, and HDMI control off at one of the two that has it on, so that it leads no longer. */
+  | { readonly cure: "side-cable"; readonly command: Command; readonly off: string | null };
 
 /** The switches of control, and the value that lets it work; then those whose other value keeps a device from meddling. */
 const SWITCHES: readonly (readonly [SettingKey, string])[] = [
@@ -95,12 +95,19 @@ function sideCables(household: Household, state: SettingState): Candidate[] {
     const isBeside = command.kind === "plug" && cableClassFact(command.cable.class).ends[0] !== "hdmi";
     return isBeside && from.device === screen.nature.device && to.device === system.nature.device;
   });
+  const switchable = ends.filter((device) => hasControlOn(job, device, state));
   return leads.flatMap(({ command: lead }) =>
-    ends.flatMap((device): Candidate[] => {
-      const hasSwitch = findDevice(job, device)?.settings.some(({ key, options }) => key === "cec" && options.includes("off"));
-      if (!hasSwitch || lead.kind === "batch") return [];
-      const off: SingleCommand = { kind: "set-setting", device, setting: "cec", state, value: "off" };
-      return [{ cure: "side-cable", off: device, command: { kind: "batch", commands: [lead, off] } }];
+    (switchable.length ? switchable : [null]).flatMap((device): Candidate[] => {
+      if (lead.kind === "batch") return [];
+      const off: SingleCommand[] = device ? [{ kind: "set-setting", device, setting: "cec", state, value: "off" }] : [];
+      return [{ cure: "side-cable", off: device, command: { kind: "batch", commands: [lead, ...off] } }];
     }),
   );
+}
+
+/** It takes part in HDMI control and has a switch for it that is not off already. */
+function hasControlOn(job: Job, id: string, state: SettingState): boolean {
+  const device = findDevice(job, id);
+  const options = device?.settings.find(({ key }) => key === "cec")?.options;
+  return device !== undefined && device.speaksCec && options?.includes("off") === true && effectiveSetting(device, "cec", state) !== "off";
 }

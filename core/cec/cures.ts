@@ -12,31 +12,38 @@ export type Cure =
   | (Candidate & {
       /** How many rows of the board it lowers. */
       readonly lowers: number;
+      /** The other acts of the room that then go worse, by their events. */
+      readonly worsens: readonly string[];
     })
   /** Another act that ends as wished: "switch on with this one". */
   | { readonly cure: "other-act"; readonly act: Act }
   /** One key of a programmed remote that presses them all. */
   | { readonly cure: "programmed-remote"; readonly steps: readonly HandStep[]; readonly limits: readonly InfraredLimit[] };
 
-/** A cure with what it does to every act of the room, by its event. */
+/** A cure with the acts of the room that it betters, by their events. */
 export interface WeighedCure {
   readonly cure: Extract<Cure, Candidate>;
   readonly betters: readonly string[];
-  readonly worsens: readonly string[];
 }
 
 /**
- * What makes an act better: first what makes it go best, of those what lowers no sound, and of those the least trouble. After what can
- * be changed follow another act and a programmed remote. Empty where it goes as wished.
+ * What makes an act better: first what makes it go best, of those what lowers no sound and worsens no other act, and of those the least
+ * trouble. After what can be changed follow another act and a programmed remote. Empty where it goes as wished.
  */
 export function curesOf(household: Household, judged: JudgedAct, state: SettingState = "planned"): readonly Cure[] {
   if (judged.verdict.verdict === "as-wished") return [];
+  const all = ranksOf(household);
   const before = rankOf(judged.verdict);
   const better = cureCandidates(household, state, concernedIn(household, judged)).flatMap((candidate) => {
     const changed = householdAfter(household, candidate, state);
     const other = changed && judgeAct(changed, judged.act);
     return changed && other && rankOf(other.verdict) < before
-      ? [{ cure: { ...candidate, lowers: loweredRows(household, changed) }, rank: rankOf(other.verdict) }]
+      ? [
+          {
+            cure: { ...candidate, lowers: loweredRows(household, changed), worsens: movedActs(all, changed).worse },
+            rank: rankOf(other.verdict),
+          },
+        ]
       : [];
   });
   better.sort((a, b) => a.rank - b.rank || byTrouble(a.cure, b.cure));
@@ -46,28 +53,30 @@ export function curesOf(household: Household, judged: JudgedAct, state: SettingS
 
 /** Every change that makes an act of the room better and lowers no sound: those that better most and worsen least first. */
 export function roomCures(household: Household, state: SettingState = "planned"): readonly WeighedCure[] {
-  const acts = actsOf(household);
-  const before = new Map(acts.map((act) => [eventOf(act), rankIn(household, act)]));
-  const amiss = acts.filter((act) => (before.get(eventOf(act)) ?? 0) > 0);
-  if (amiss.length === 0) return [];
+  const all = ranksOf(household);
+  if ([...all.values()].every((rank) => rank === 0)) return [];
   const weighed = cureCandidates(household, state).flatMap((candidate): WeighedCure[] => {
     const changed = householdAfter(household, candidate, state);
     const lowers = changed ? loweredRows(household, changed) : 0;
     if (!changed || lowers > 0) return [];
-    const moved = (worse: boolean) => (act: Act) => {
-      const [was, is] = [before.get(eventOf(act)) ?? 0, rankIn(changed, act)];
-      return worse ? is > was : is < was;
-    };
-    // Whoever betters none of what is amiss need not be played through.
-    const betters = amiss.filter(moved(false)).map(eventOf);
-    return betters.length ? [{ cure: { ...candidate, lowers }, betters, worsens: acts.filter(moved(true)).map(eventOf) }] : [];
+    const { better, worse } = movedActs(all, changed);
+    return better.length ? [{ cure: { ...candidate, lowers, worsens: worse }, betters: better }] : [];
   });
-  return weighed.toSorted(
-    (a, b) =>
-      b.betters.length - b.worsens.length - (a.betters.length - a.worsens.length) ||
-      a.worsens.length - b.worsens.length ||
-      byTrouble(a.cure, b.cure),
-  );
+  const gain = ({ betters, cure }: WeighedCure) => betters.length - cure.worsens.length;
+  return weighed.toSorted((a, b) => gain(b) - gain(a) || byTrouble(a.cure, b.cure));
+}
+
+/** How each act of a room goes, as a number that is 0 where it goes as wished. */
+const ranksOf = (household: Household): ReadonlyMap<string, number> =>
+  new Map(actsOf(household).map((act) => [eventOf(act), rankIn(household, act)]));
+
+/** The acts that go better and those that go worse in a changed room. One that it knows no more is neither. */
+function movedActs(before: ReadonlyMap<string, number>, changed: Household) {
+  const moved = actsOf(changed).map((act) => ({ event: eventOf(act), by: rankIn(changed, act) - (before.get(eventOf(act)) ?? 0) }));
+  return {
+    better: moved.filter(({ by }) => by < 0).map(({ event }) => event),
+    worse: moved.filter(({ by }) => by > 0).map(({ event }) => event),
+  };
 }
 
 /** The room after a cure; null where it cannot be made. */
@@ -101,7 +110,7 @@ function loweredRows({ solved: before }: Household, { solved: after }: Household
 }
 
 const byTrouble = (a: Extract<Cure, Candidate>, b: Extract<Cure, Candidate>): number =>
-  a.lowers - b.lowers || CURE_KINDS.indexOf(a.cure) - CURE_KINDS.indexOf(b.cure);
+  a.lowers - b.lowers || a.worsens.length - b.worsens.length || CURE_KINDS.indexOf(a.cure) - CURE_KINDS.indexOf(b.cure);
 
 /** Acts that bring picture and sound as wished, in place of the screen's remote. */
 const otherActs = (household: Household): readonly Cure[] =>

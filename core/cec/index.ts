@@ -6,6 +6,7 @@ export { faultOf, simulate, type Pressed, type SentFrame, type StateChange, type
 export type { Press, Station } from "./station";
 export { householdOf, type Household } from "./stations";
 export { kindOf, networkOf, type BusNode, type Cut, type Network } from "./topology";
+export { actFigures, type ActFigures } from "./act-figures";
 export { actOfEvent, actsOf, castOf, eventOf, type Act, type Played } from "./acts";
 export { conflictsOf, type Conflict } from "./conflicts";
 export { curesOf, householdAfter, roomCures, type Cure, type WeighedCure } from "./cures";
@@ -13,6 +14,7 @@ export type { InfraredLimit } from "./programmed-remote";
 export { judgeAct, judgeAll, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
 export { readTrace, type TraceLine } from "./read-trace";
+export { sensedOf, type Sensed } from "./moments";
 export { relianceOf, type Reliance } from "./reliance";
 export { remoteCardOf, type CardButton, type CardRemote } from "./remote-card";
 export { traceDifference, type TraceDifference } from "./trace-difference";

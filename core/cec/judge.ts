@@ -1,8 +1,9 @@
 import { findDevice, type Job } from "@/core/job";
 import { actsOf, castOf, play, type Act, type Played } from "./acts";
 import { inputTowards, ROOT } from "./address";
-import { simulate, type Pressed, type StateChange, type Trace } from "./simulate";
-import { soundingOf, soundWaysOf, type Cast } from "./sound-of";
+import { momentsOf } from "./moments";
+import { simulate, type Pressed, type Trace } from "./simulate";
+import { returnTaker, soundingOf, soundWaysOf, type Cast } from "./sound-of";
 import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 
@@ -128,7 +129,7 @@ export function missesOf(
       return loudnessMisses(household, castOf({ job, stations: start }), stations);
     case "screen-off":
       return [...stations.values()].flatMap((station): Miss[] =>
-        station.power === "standby" ? [] : [{ miss: "still-on", device: station.nature.device }],
+        station.power === "standby" || station.nature.leftOn ? [] : [{ miss: "still-on", device: station.nature.device }],
       );
     case "put-away":
       return screen && start.get(screen.nature.device)?.power === "on" && screen.power !== "on"
@@ -136,7 +137,7 @@ export function missesOf(
         : [];
     case "night-update":
       return [...stations.values()].flatMap(({ power, nature }): Miss[] =>
-        nature.device !== act.device && power !== "standby" ? [{ miss: "woke", device: nature.device }] : [],
+        nature.device !== act.device && power !== "standby" && !nature.leftOn ? [{ miss: "woke", device: nature.device }] : [],
       );
     case "music":
       return [
@@ -183,10 +184,14 @@ function soundMisses({ soundWays }: Household, cast: Cast): readonly Miss[] {
 const hasOwnSources = (job: Job, { screen }: Cast): boolean =>
   (screen && findDevice(job, screen.nature.device)?.sources.length !== 0) ?? false;
 
+/** Where the loudness of the sound system is set: at itself, or at the box that answers for it. */
+const loudnessOf = (cast: Cast): Station | undefined =>
+  cast.system?.nature.logical === null ? (returnTaker(cast) ?? cast.system) : cast.system;
+
 /** What sounded when the key was pressed is louder, softer or muted now. */
 function loudnessMisses({ soundWays }: Household, before: Cast, stations: ReadonlyMap<string, Station>): readonly Miss[] {
   const sounding = soundingOf(soundWays, before);
-  const from = sounding === "system" ? before.system : sounding === "screen" ? before.screen : undefined;
+  const from = sounding === "system" ? loudnessOf(before) : sounding === "screen" ? before.screen : undefined;
   const now = from && stations.get(from.nature.device);
   if (!from || !now) return [{ miss: "no-sound" }];
   return now.volume !== from.volume || now.muted !== from.muted ? [] : [{ miss: "loudness-stays", device: from.nature.device }];
@@ -237,24 +242,11 @@ function stepsFor(
 
 /** When the wish began to hold and held to the end. */
 function settledMs(household: Household, played: Played, holds: (misses: readonly Miss[]) => boolean): number | null {
-  const { act, start, trace } = played;
-  if (!BRINGS.has(act.act)) return null;
-  let now = new Map(start);
-  let since: number | null = holds(missesOf(household, played, now)) ? 0 : null;
-  for (const group of byTime(trace.changes)) {
-    now = new Map(now);
-    for (const { device, what, value } of group.changes) {
-      const station = now.get(device);
-      if (station) now.set(device, { ...station, [what]: value });
-    }
-    if (!holds(missesOf(household, played, now))) since = null;
-    else since ??= group.tMs;
+  if (!BRINGS.has(played.act.act)) return null;
+  let since: number | null = null;
+  for (const { tMs, stations } of momentsOf(played)) {
+    if (!holds(missesOf(household, played, stations))) since = null;
+    else since ??= tMs;
   }
   return since;
-}
-
-function byTime(changes: readonly StateChange[]): readonly { readonly tMs: number; readonly changes: readonly StateChange[] }[] {
-  const groups = new Map<number, StateChange[]>();
-  for (const change of changes) groups.set(change.tMs, [...(groups.get(change.tMs) ?? []), change]);
-  return [...groups].sort(([a], [b]) => a - b).map(([tMs, group]) => ({ tMs, changes: group }));
 }

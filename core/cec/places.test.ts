@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { device, room, withQuirks } from "@/demo/room-under-test";
-import { actOfEvent, conflictsOf, faultOf, householdOf, judgeAct, relianceOf, type JudgedAct } from "@/core/cec";
+import { device, made, room, set, withQuirks } from "@/demo/room-under-test";
+import { actFigures, actOfEvent, conflictsOf, faultOf, householdOf, judgeAct, judgeAll, relianceOf, type JudgedAct } from "@/core/cec";
 import type { Device } from "@/core/device";
 import { arrivalsOf } from "@/core/chain";
-import type { Job } from "@/core/job";
+import { joinSockets, type Job } from "@/core/job";
 import { cautionSentence, conflictSentence, frameBytes, relianceSentence } from "@/core/text";
 
 const judged = (job: Job, event: string): JudgedAct => {
@@ -133,10 +133,65 @@ describe("what hangs on HDMI control", () => {
   });
 });
 
+describe("what an act asks of the household, in numbers", () => {
+  test("one remote, no step, ready when the sound is; with control off at the screen another remote and a step", () => {
+    const plain = room([device("tv-earc", "tv"), device("bar-two-inputs", "bar")], "bar hdmi-out > tv hdmi3");
+    const on = [{ act: "screen-on" }] as const;
+    expect(actFigures(householdOf(plain), on)).toMatchObject([{ event: "tv-remote-power-on", verdict: "as-wished", remotes: 1, steps: 0 }]);
+    // The screen's 6 s, then the bar's 5 s and the frames between.
+    expect(actFigures(householdOf(plain), on)[0]?.readyMs).toBeGreaterThan(11_000);
+    expect(actFigures(householdOf(set(plain, "tv cec off")), on)).toMatchObject([{ verdict: "with-a-step", remotes: 2, steps: 1 }]);
+    expect(
+      actFigures(householdOf(plain), [
+        { act: "night-update", device: "bar" },
+        { act: "wake", device: "nobody" },
+      ]),
+    ).toEqual([]);
+  });
+});
+
 describe("conflicts found without an act", () => {
   test("one that wakes the room and one that sends it to sleep; two that sound at once", () => {
     const box = withQuirks(device("set-top-box", "box"), "wakes-by-itself", "switches-all-off");
     const loop = room([device("tv-arc", "tv"), device("bar-arc-only", "bar"), box], "bar hdmi-out > tv hdmi1", "box hdmi-out > tv hdmi2");
     expect(conflictsOf(householdOf(loop)).map(({ conflict }) => conflict)).toEqual(["goes-off-with-one", "wake-and-sleep"]);
+  });
+
+  test("an extractor beside the screen while the screen still plays itself: two volumes, of which its remote moves one", () => {
+    const gear = [device("tv-arc", "tv"), device("bar-arc-optical", "bar"), device("extractor", "box"), device("disc-player-4k", "disc")];
+    const plugs = ["disc hdmi-out > box hdmi-in", "box hdmi-out > tv hdmi2", "box optical-out > bar optical-in"];
+    const side = set(room(gear, ...plugs), "tv speakers own");
+    const found = conflictsOf(householdOf(side)).find(({ conflict }) => conflict === "two-volumes");
+    expect(found).toEqual({ conflict: "two-volumes", screen: "tv", system: "bar" });
+    expect(found && conflictSentence(side, found)).toBe("tv and bar sound at once, and the screen’s remote moves only its own loudness.");
+    const handed = conflictsOf(householdOf(set(side, "tv speakers external")));
+    expect(handed.map(({ conflict }) => conflict)).not.toContain("two-volumes");
+  });
+});
+
+describe("a sound system without HDMI", () => {
+  const amplifier = room(
+    [device("tv-arc", "tv"), device("arc-adapter", "adapter"), device("amplifier-knob", "amplifier")],
+    "adapter tv > tv hdmi1",
+    "adapter rca-out > amplifier rca-in",
+  );
+
+  test("an adapter on ARC answers for the amplifier: one remote, and the amplifier is left on", () => {
+    const household = householdOf(amplifier);
+    expect(household.claims.held.get("adapter")).toBe(5);
+    expect(judgeAll(household).filter(({ verdict }) => verdict.verdict !== "as-wished")).toEqual([]);
+    const louder = judged(amplifier, "tv-remote-volume-up");
+    expect(louder.remotes).toEqual(["tv"]);
+    expect(louder.played.trace.end.get("adapter")?.volume).toBe(22);
+    expect(louder.played.trace.end.get("amplifier")?.volume).toBe(20);
+    expect(conflictsOf(household)).toEqual([]);
+  });
+
+  test("a bar on a lead of its own hears nobody: its remote for on, loudness and off", () => {
+    const side = room([device("tv-coaxial", "tv"), device("coaxial-to-optical", "box"), device("bar-arc-optical", "bar")]);
+    const job = made(side, joinSockets(side, { device: "box", port: "optical-out" }, { device: "bar", port: "optical-in" }));
+    const household = householdOf(job);
+    expect(household.stations.get("bar")?.nature.wire).not.toBe(household.stations.get("tv")?.nature.wire);
+    expect(conflictsOf(household).filter(({ conflict }) => conflict === "no-place")).toEqual([]);
   });
 });

@@ -49,9 +49,17 @@ export function soundingOf(ways: ReadonlyMap<string, SoundWay>, cast: Cast): Sou
   if (!system || system.nature.device === screen.nature.device) return "screen";
   const way = ways.get(shownDevice(cast) ?? screen.nature.device) ?? "none";
   const isOn = system.power === "on";
-  if (isOn && (way === "free" || way === "unnoticed" || (way === "arc" && screen.arc && system.arc))) return "system";
+  if (isOn && (way === "free" || way === "unnoticed" || (way === "arc" && screen.arc && returnTaker(cast)?.arc === true))) return "system";
   return screen.systemAudio || (way === "unnoticed" && screen.nature.playsElsewhere) ? "nowhere" : "screen";
 }
+
+/** Who takes the return channel on the screen's wire: the sound system, or a box that answers in its place. */
+export const returnTaker = ({ screen, system, stations }: Cast): Station | undefined =>
+  system && system.nature.wire === screen?.nature.wire
+    ? system
+    : [...stations.values()].find(
+        ({ nature }) => nature.kind === "audio" && nature.logical !== null && nature.wire === screen?.nature.wire,
+      );
 
 /** The device that the screen shows: the one that stands where it takes the source to be. */
 export function shownDevice({ screen, stations }: Cast): string | undefined {
@@ -66,10 +74,11 @@ export function shownDevice({ screen, stations }: Cast): string | undefined {
 
 /** Whose loudness the screen's remote moves; null: nobody's. */
 export function volumeOwner(ways: ReadonlyMap<string, SoundWay>, cast: Cast): string | null {
-  const { screen, system } = cast;
+  const { screen } = cast;
   if (!screen || screen.power !== "on") return null;
   if (!screen.systemAudio) return soundingOf(ways, cast) === "screen" ? screen.nature.device : null;
-  const foreign = system?.nature.quirks.has("ignores-foreign-keys") && system.nature.maker !== screen.nature.maker;
-  const moves = system?.power === "on" && system.nature.takesVolume && !system.nature.quirks.has("volume-by-remote-only") && !foreign;
-  return moves ? system.nature.device : null;
+  const taker = returnTaker(cast);
+  const foreign = taker?.nature.quirks.has("ignores-foreign-keys") && taker.nature.maker !== screen.nature.maker;
+  const moves = taker?.power === "on" && taker.nature.takesVolume && !taker.nature.quirks.has("volume-by-remote-only") && !foreign;
+  return moves ? taker.nature.device : null;
 }

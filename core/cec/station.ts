@@ -19,6 +19,8 @@ export interface Nature {
   /** Physical address by input number minus one. */
   readonly inputs: readonly (PhysicalAddress | null)[];
   readonly wakeMs: number;
+  /** It has neither a remote nor a control wire, so it is left on. */
+  readonly leftOn: boolean;
   readonly quirks: ReadonlySet<Quirk>;
   readonly maker: string;
   readonly version: Device["control"]["version"];

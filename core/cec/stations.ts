@@ -1,7 +1,7 @@
 import type { CecKind } from "@/core/facts";
 import { makeRig, returnChannel, solve, type Solved } from "@/core/chain";
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
-import { findDevice, type Job } from "@/core/job";
+import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE } from "./address";
 import { claimAddresses, type Claims } from "./claims";
 import { soundWaysOf, type SoundWay } from "./sound-of";
@@ -41,9 +41,30 @@ export function householdOf(job: Job, state: SettingState = "planned", known: Ho
       return device ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, returns, state))]] : [];
     }),
   );
+  const system = chosenSoundSystem(job);
+  if (system && !stations.has(system.id)) stations.set(system.id, offTheBus(system));
   const solved = known.solved ?? solve(job, state);
   return { job, network, claims, stations, solved, soundWays: soundWaysOf(solved.rows) };
 }
+
+/** A sound system without an HDMI socket: it hears nobody, and only hands or its own remote move it. */
+function offTheBus(device: Device): Station {
+  const leftOn = device.volume === "knob";
+  const node: BusNode = {
+    device: device.id,
+    kind: "audio",
+    wire: OFF_THE_BUS,
+    address: NOWHERE,
+    inputs: [],
+    version: device.control.version,
+    placedBy: null,
+    speaks: false,
+  };
+  const station = asleep({ ...natureOf(device, node, null, new Map(), "planned"), leftOn });
+  return leftOn ? { ...station, power: "on" } : station;
+}
+
+const OFF_THE_BUS = -1;
 
 const inTreeOrder = (nodes: readonly BusNode[]): readonly string[] =>
   [...nodes].sort((a, b) => a.address.localeCompare(b.address, "en", { numeric: true })).map(({ device }) => device);
@@ -76,6 +97,7 @@ function natureOf(
     physical: node.address,
     logical,
     inputs: node.inputs.map((_, index) => (node.address === NOWHERE ? null : childAddress(node.address, index + 1))),
+    leftOn: false,
     wakeMs: device.control.wakeMs ?? WAKE_MS[node.kind],
     quirks: new Set(device.control.quirks),
     version: node.version,

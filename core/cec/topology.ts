@@ -40,7 +40,7 @@ export interface Network {
 export function networkOf(job: Job, state: SettingState = "planned"): Network {
   const wires = joinWires(job);
   const nodes = job.devices.flatMap((device): BusNode[] => {
-    const kind = kindOf(device);
+    const kind = kindOf(device, state);
     const sockets = hdmiPorts(device);
     const main = mainSocket(job, device);
     if (!kind || !main || sockets.length === 0) return [];
@@ -49,7 +49,7 @@ export function networkOf(job: Job, state: SettingState = "planned"): Network {
         device: device.id,
         kind,
         wire: wires.of({ device: device.id, port: main }),
-        address: addressOf(job, device.id, new Set()),
+        address: addressOf(job, device.id, state, new Set()),
         inputs: inputsOf(device),
         version: device.control.version,
         placedBy: placedBy(job, device.id),
@@ -60,8 +60,12 @@ export function networkOf(job: Job, state: SettingState = "planned"): Network {
   return { nodes, cuts: cutsOf(job) };
 }
 
-/** What a device is on the bus; null where it holds no address: a plain box only passes the wire on, or not. */
-export function kindOf({ control, role, sources, display }: Device): CecKind | null {
+/**
+ * What a device is on the bus; null where it holds no address: a plain box only passes the wire on, or not. One that takes the screen's
+ * return channel answers as the sound system, for an amplifier that cannot.
+ */
+export function kindOf(device: Device, state: SettingState = "planned"): CecKind | null {
+  const { control, role, sources, display } = device;
   if (control.kind) return control.kind;
   switch (role) {
     case "screen":
@@ -71,9 +75,20 @@ export function kindOf({ control, role, sources, display }: Device): CecKind | n
     case "player":
       return sources.length > 0 && sources.every(({ kind }) => kind === "tuner") ? "tuner" : "playback";
     case "box":
-      return null;
+      return takesReturn(device, state) ? "audio" : null;
   }
 }
+
+/** A box's output that takes the return channel, with the switches set for it. */
+const takesReturn = (device: Device, state: SettingState): boolean =>
+  device.ports.some(
+    (port) =>
+      port.connector === "hdmi" &&
+      port.direction === "out" &&
+      port.returns !== null &&
+      port.returns !== "none" &&
+      port.returnOpens.every((one) => !("setting" in one) || effectiveSetting(device, one.setting, state) === one.value),
+  );
 
 const hdmiPorts = (device: Device) => device.ports.filter(({ connector }) => connector === "hdmi");
 const inputsOf = (device: Device): readonly string[] => hdmiPorts(device).flatMap(({ id, direction }) => (direction === "in" ? [id] : []));
@@ -115,7 +130,7 @@ const isHdmi = (job: Job, { device, port }: CableEnd): boolean =>
 const carriesControl = (job: Job, cable: Cable): boolean => cable.controlWire && isHdmi(job, cable.from) && isHdmi(job, cable.to);
 
 /** The address that the EDID at a device's output gives it. */
-function addressOf(job: Job, id: string, met: Set<string>): PhysicalAddress {
+function addressOf(job: Job, id: string, state: SettingState, met: Set<string>): PhysicalAddress {
   const device = findDevice(job, id);
   if (!device || met.has(id)) return NOWHERE;
   met.add(id);
@@ -124,9 +139,9 @@ function addressOf(job: Job, id: string, met: Set<string>): PhysicalAddress {
   const up = plugged.find(({ from }) => joinedAt(device, from.port)) ?? plugged[0];
   if (!up) return inputsOf(device).length && (device.display || device.role === "box") ? ROOT : NOWHERE;
   const above = findDevice(job, up.to.device);
-  const parent = addressOf(job, up.to.device, met);
+  const parent = addressOf(job, up.to.device, state, met);
   if (!above || parent === NOWHERE) return NOWHERE;
-  if (copiesAddress(above) && parent !== ROOT) return parent;
+  if (copiesAddress(above, state) && parent !== ROOT) return parent;
   return childAddress(parent, inputsOf(above).indexOf(up.to.port) + 1) ?? NOWHERE;
 }
 
@@ -150,7 +165,7 @@ function placedBy(job: Job, id: string): string | null {
 }
 
 /** A plain box shows the EDID it sees and with it the address; receivers, bars and switches count their own inputs. */
-const copiesAddress = (device: Device): boolean => kindOf(device) === null;
+const copiesAddress = (device: Device, state: SettingState): boolean => kindOf(device, state) === null;
 
 function cutsOf(job: Job): readonly Cut[] {
   const plugged = (device: Device) => hdmiPorts(device).filter(({ id }) => cableAt(job, { device: device.id, port: id }));

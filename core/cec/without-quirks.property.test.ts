@@ -52,6 +52,36 @@ describe("a room without habits", () => {
   });
 });
 
+describe("whatever order power comes back in", () => {
+  test("no logical address has two owners on one wire, and whoever found none is told", () => {
+    fc.assert(
+      fc.property(plans, fc.nat(), (plan, seed) => {
+        const job = roomOf({ ...plan, players: [...plan.players, ...plan.players, ...plan.players] });
+        const order = shuffled(
+          job.devices.map(({ id }) => id),
+          seed,
+        );
+        const household = householdOf(job, "planned", { order });
+        const held = [...household.stations.values()].flatMap(({ nature }) =>
+          nature.logical === null || nature.logical === 15 ? [] : [`${nature.wire} ${nature.logical}`],
+        );
+        expect(new Set(held).size).toBe(held.length);
+        const unheard = [...household.stations.values()].filter(({ nature }) => nature.logical === 15).map(({ nature }) => nature.device);
+        const told = conflictsOf(household).flatMap((conflict) => (conflict.conflict === "no-address-left" ? [conflict.device] : []));
+        expect(told.sort()).toEqual(unheard.sort());
+      }),
+      { numRuns: 60, seed: 73 },
+    );
+  });
+});
+
+/** An order that a number decides. */
+const shuffled = (ids: readonly string[], seed: number): readonly string[] =>
+  ids
+    .map((id, index) => ({ id, by: Math.imul(seed + index + 1, 2654435761) >>> 0 }))
+    .sort((a, b) => a.by - b.by)
+    .map(({ id }) => id);
+
 describe("a cure that is offered", () => {
   const switches = ["tv cec off", "system cec off", "system arc off", "p0 control-wakes off", "p0 control-obeys off", "tv speakers own"];
   const rank = { "as-wished": 0, "with-a-step": 1, fails: 2, unstable: 3 } as const;

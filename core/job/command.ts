@@ -47,6 +47,7 @@ const deviceFields = z.strictObject({
   presents: Device.shape.presents.unwrap(),
   speaksCec: Device.shape.speaksCec.unwrap(),
   control: Device.shape.control.unwrap(),
+  habits: Device.shape.habits.unwrap(),
   volume: Device.shape.volume.unwrap(),
   room: Device.shape.room.unwrap(),
   supply: Device.shape.supply.unwrap(),

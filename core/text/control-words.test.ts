@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { device, made, room } from "@/demo/room-under-test";
 import { CEC_MESSAGES } from "@/core/facts";
-import { bytesOfFrame, readFrame, type Act, type Conflict, type Message, type Miss, type PhysicalAddress } from "@/core/cec";
+import { bytesOfFrame, householdOf, readFrame, type Act, type Conflict, type Message, type Miss, type PhysicalAddress } from "@/core/cec";
 import { QUIRKS } from "@/core/device";
 import {
   ACT_VERDICT_WORDS,
@@ -153,10 +153,10 @@ test("a cure is something to do, and a programmed remote tells its limits", () =
     ],
   } as const;
   expect(cureWords(job, remote, "tv")).toBe("a programmed remote whose one key also sends Bar: on");
-  expect(cureLimits(job, remote)).toBe(
+  expect(cureLimits(householdOf(job), remote)).toBe(
     "It needs a clear view, or an eye about a metre from the device. Bar stands behind a door: it hears nothing while that is shut. Bar has one key to and fro: pressed while it is on already, it goes off. It takes 0.4\u2009s longer than the bus.",
   );
-  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0 }, "tv")).toContain(
+  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0, worsens: [] }, "tv")).toContain(
     "in this order: Set-top box and Television; wait",
   );
   expect(cureWords(job, { cure: "other-act", act: { act: "wake", device: "streamer" } }, "tv")).toBe(

@@ -1,9 +1,18 @@
-import type { Act, ActVerdict, Conflict, Cure, HandStep, InfraredLimit, Miss, Press, Reliance } from "@/core/cec";
-import { optionLabel, settingFact } from "@/core/facts";
+import {
+  actOfEvent,
+  castOf,
+  type Act,
+  type ActVerdict,
+  type Conflict,
+  type HandStep,
+  type Household,
+  type Miss,
+  type Press,
+  type Reliance,
+} from "@/core/cec";
 import type { Job } from "@/core/job";
 import { cutSentence } from "./cec-words";
-import { changeWords } from "./change-words";
-import { cableShortName, deviceName, listed, lowerFirst, plural, socketPrint, upperFirst } from "./names";
+import { deviceName, listed, socketPrint, upperFirst } from "./names";
 
 /** What a household does, as they would say it. */
 export function actWords(job: Job, act: Act, screen: string | undefined): string {
@@ -34,6 +43,12 @@ export function actWords(job: Job, act: Act, screen: string | undefined): string
     case "wrong-remote":
       return "a child presses off on the sound system’s remote";
   }
+}
+
+/** An act by its event, as the household would say it; the event itself where the room knows no such act. */
+export function eventWords(household: Household, event: string): string {
+  const act = actOfEvent(household, event);
+  return act ? actWords(household.job, act, castOf(household).screen?.nature.device) : event;
 }
 
 /** The same as it stands on the household's card, beside the button. */
@@ -170,51 +185,6 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
 /** What ends with HDMI control, in one sentence. */
 export const relianceSentence = (job: Job, { screen, system, players }: Reliance): string =>
   `The sound of ${listed(players.map((player) => deviceName(job, player)))} comes back over ARC, which HDMI control begins: whoever switches control off at ${deviceName(job, screen)} or ${deviceName(job, system)} also ends that sound.`;
-
-/** A cure as something to do. */
-export function cureWords(job: Job, cure: Cure, screen: string | undefined): string {
-  switch (cure.cure) {
-    case "setting":
-      return `set “${settingFact(cure.setting).name}” at ${deviceName(job, cure.device)} to ${optionLabel(cure.setting, cure.value)}`;
-    case "power-in-order":
-      return `take the power from all of them, then give it back in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
-    case "other-act":
-      return `a rule of the house: ${actWords(job, cure.act, screen)} instead`;
-    case "plug":
-      return lowerFirst(changeWords(job, cure));
-    case "adapter":
-      return `put an adapter without the control wire, made for the purpose, on the ${cableShortName(job, cure.cable)}`;
-    case "side-cable":
-      return `${sideCableWords(job, cure)}, and set HDMI control at ${deviceName(job, cure.off)} to off`;
-    case "programmed-remote":
-      return `a programmed remote whose one key also sends ${listed(cure.steps.map((step) => stepWords(job, step)))}`;
-  }
-}
-
-function sideCableWords(job: Job, { command }: Extract<Cure, { cure: "side-cable" }>): string {
-  const lead = command.kind === "batch" ? command.commands.find(({ kind }) => kind === "plug") : undefined;
-  return lead ? lowerFirst(changeWords(job, { command: lead })) : "lay a lead for the sound";
-}
-
-/** What a cure costs or cannot do; null where nothing. */
-export function cureLimits(job: Job, cure: Cure): string | null {
-  if ("lowers" in cure) return cure.lowers ? `It lowers the sound of ${plural(cure.lowers, "row")}.` : null;
-  if (cure.cure !== "programmed-remote") return null;
-  return ["It needs a clear view, or an eye about a metre from the device.", ...cure.limits.map((limit) => limitSentence(job, limit))].join(
-    " ",
-  );
-}
-
-function limitSentence(job: Job, limit: InfraredLimit): string {
-  switch (limit.limit) {
-    case "behind-a-door":
-      return `${deviceName(job, limit.device)} stands behind a door: it hears nothing while that is shut.`;
-    case "out-of-step":
-      return `${deviceName(job, limit.device)} has one key to and fro: pressed while it is on already, it goes off.`;
-    case "slower":
-      return `It takes ${(limit.ms / 1000).toFixed(1)}\u2009s longer than the bus.`;
-  }
-}
 
 /** "Switch on with the remote of Television: as wished; picture after 6 s, sound after 11 s." */
 export function judgedActSentence(

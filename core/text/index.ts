@@ -55,11 +55,11 @@ export {
   actWords,
   cardWords,
   conflictSentence,
-  cureLimits,
-  cureWords,
+  eventWords,
   judgedActSentence,
   missSentence,
   relianceSentence,
   stepWords,
 } from "./control-words";
-export { QUIRK_WORDS } from "./quirk-words";
+export { cureLimits, cureWords } from "./cure-words";
+export { INFRARED_WORDS, QUIRK_WORDS } from "./quirk-words";

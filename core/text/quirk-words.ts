@@ -1,4 +1,4 @@
-import type { Device, Quirk } from "@/core/device";
+import type { Device, Infrared, Quirk } from "@/core/device";
 
 /** A habit as it is seen on site, and in which devices it is looked for. */
 export const QUIRK_WORDS: Readonly<Record<Quirk, { readonly seen: string; readonly of: readonly Device["role"][] }>> = {
@@ -12,4 +12,11 @@ export const QUIRK_WORDS: Readonly<Record<Quirk, { readonly seen: string; readon
   "sends-only": { seen: "Sent, but obeyed nothing", of: ["screen", "sound", "player"] },
   "volume-by-remote-only": { seen: "Its loudness moved by its own remote only", of: ["sound"] },
   "switches-all-off": { seen: "Switched everything off when it went off", of: ["player"] },
+};
+
+/** How infrared switches a device. */
+export const INFRARED_WORDS: Readonly<Record<Infrared, string>> = {
+  "on-and-off": "by a key for on and one for off",
+  "to-and-fro": "by one key to and fro",
+  none: "not at all",
 };

@@ -8,6 +8,7 @@ import { excludesEachOther, movedRows, together, type Change, type WeighedChange
 import { changeWords, movedWords, proofSentence, refusalSentence, tieWords } from "@/core/text";
 import { useIntents, useJob, type Changes } from "@/ui/job";
 import styles from "./changes.module.css";
+import { ControlCures } from "./control-cures";
 import { arrivalsWords } from "@/ui/words";
 
 const keyOf = ({ command }: Change): string => JSON.stringify(command);
@@ -46,6 +47,7 @@ export function ChangesView({ changes: { single, smallest } }: { changes: Change
           </Button>
         ) : null}
       </section>
+      <ControlCures />
       <section aria-label={arrivalsWords.everySingleChange}>
         <h3>{arrivalsWords.everyChangeThatMoves}</h3>
         {!single ? <p className={styles.quiet}>{arrivalsWords.tryingEverySingleChange}</p> : null}

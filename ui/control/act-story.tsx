@@ -1,23 +1,44 @@
 "use client";
 
 import { Button } from "antd";
-import type { Conflict, Cure, JudgedAct } from "@/core/cec";
-import { actWords, actVerdictSentence, conflictSentence, cureWords, listed, deviceName, upperFirst } from "@/core/text";
+import { useState } from "react";
+import type { Conflict, Cure, Household, JudgedAct, Reliance } from "@/core/cec";
+import {
+  actWords,
+  actVerdictSentence,
+  conflictSentence,
+  cureLimits,
+  cureWords,
+  listed,
+  deviceName,
+  relianceSentence,
+  upperFirst,
+} from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
 
 interface ActStoryProps {
+  readonly household: Household;
   readonly judged: JudgedAct;
-  readonly cures: readonly Cure[];
+  /** Null while they are being played. */
+  readonly cures: readonly Cure[] | null;
+  /** The cure that is looked at beside the act. */
+  readonly looked: Cure | null;
+  readonly onLook: (cure: Cure | null) => void;
+  readonly reliance: Reliance | null;
   readonly conflicts: readonly Conflict[];
   readonly screen: string | undefined;
 }
 
+/** So many cures are told at first. */
+const FIRST = 4;
+
 /** The story of an act: how it ends, what would make it end as wished, and what is wrong with the room's control at all. */
-export function ActStory({ judged, cures, conflicts, screen }: ActStoryProps) {
+export function ActStory({ household, judged, cures, looked, onLook, conflicts, reliance, screen }: ActStoryProps) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
+  const [isLong, setLong] = useState(false);
   return (
     <div className={styles.story}>
       <h2>{upperFirst(actWords(job, judged.act, screen))}</h2>
@@ -25,21 +46,37 @@ export function ActStory({ judged, cures, conflicts, screen }: ActStoryProps) {
       {judged.remotes.length ? (
         <p className={styles.quiet}>{controlWords.remotes(listed(judged.remotes.map((device) => deviceName(job, device))))}</p>
       ) : null}
-      {cures.length ? (
+      {cures === null && judged.verdict.verdict !== "as-wished" ? <p className={styles.quiet}>{controlWords.playingCures}</p> : null}
+      {cures?.length ? (
         <section>
           <h3>{controlWords.whatWouldChangeIt}</h3>
           <ul>
-            {cures.map((cure) => (
+            {(isLong ? cures : cures.slice(0, FIRST)).map((cure) => (
               <li key={cureWords(job, cure, screen)}>
-                <span>{upperFirst(cureWords(job, cure, screen))}.</span>
-                {cure.cure === "setting" ? (
-                  <Button size="small" onClick={() => edit(cure.command)}>
-                    {controlWords.planIt}
-                  </Button>
-                ) : null}
+                <span>
+                  {upperFirst(cureWords(job, cure, screen))}. {cureLimits(household, cure)}
+                </span>
+                <span className={styles.cureKeys}>
+                  {"command" in cure ? (
+                    <Button size="small" onClick={() => edit(cure.command)}>
+                      {controlWords.planIt}
+                    </Button>
+                  ) : null}
+                  {"lowers" in cure ? (
+                    <Button size="small" aria-pressed={cure === looked} onClick={() => onLook(cure === looked ? null : cure)}>
+                      {cure === looked ? controlWords.lookAway : controlWords.lookBeside}
+                    </Button>
+                  ) : null}
+                </span>
               </li>
             ))}
           </ul>
+          {cures.length > FIRST && !isLong ? (
+            <Button size="small" onClick={() => setLong(true)}>
+              {controlWords.moreCures(cures.length - FIRST)}
+            </Button>
+          ) : null}
+          {cures.some(({ cure }) => cure === "adapter") ? <p className={styles.caution}>{controlWords.pinCaution}</p> : null}
           {cures.some(({ cure }) => cure === "power-in-order") ? <p className={styles.caution}>{controlWords.powerCaution}</p> : null}
         </section>
       ) : null}
@@ -54,6 +91,12 @@ export function ActStory({ judged, cures, conflicts, screen }: ActStoryProps) {
           {conflicts.some(({ conflict }) => conflict === "return-needs-control") ? (
             <p className={styles.caution}>{controlWords.pinCaution}</p>
           ) : null}
+        </section>
+      ) : null}
+      {reliance ? (
+        <section>
+          <h3>{controlWords.hangsOnControl}</h3>
+          <p>{relianceSentence(job, reliance)}</p>
         </section>
       ) : null}
     </div>

@@ -1,20 +1,19 @@
 "use client";
 
-import { Button } from "antd";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { castOf, conflictsOf, curesOf, eventOf, faultOf, householdOf, judgeAll, type JudgedAct } from "@/core/cec";
-import { EffectLine, Sheet, useJob } from "@/ui/job";
+import { castOf, conflictsOf, eventOf, householdAfter, householdOf, judgeAll, relianceOf, type Cure } from "@/core/cec";
+import type { Job } from "@/core/job";
+import { cureWords } from "@/core/text";
+import { EffectLine, Sheet, useActCures, useJob } from "@/ui/job";
 import { EmptyPlace, Switcher, useChosen } from "@/ui/kit";
 import { controlWords } from "@/ui/words";
 import { ActList } from "./act-list";
 import { ActStory } from "./act-story";
-import { BusRuler } from "./bus-ruler";
 import styles from "./control.module.css";
-import { FrameList } from "./frame-list";
 import { Habits } from "./habits";
+import { PlayedAct } from "./played-act";
 import { RemoteCard } from "./remote-card";
-import { rulerOf } from "./ruler";
 import { TraceView } from "./trace-view";
 
 const VIEWS = [
@@ -33,13 +32,31 @@ export function ControlPlace() {
   const all = useMemo(() => judgeAll(household), [household]);
   const conflicts = useMemo(() => conflictsOf(household), [household]);
   const judged = all.find(({ act }) => eventOf(act) === wanted) ?? all.find(({ verdict }) => verdict.verdict !== "as-wished") ?? all[0];
-  const cures = useMemo(() => (judged ? curesOf(household, judged) : []), [household, judged]);
+  const event = judged ? eventOf(judged.act) : "";
+  const cures = useActCures(job, event);
+  const reliance = useMemo(() => relianceOf(household), [household]);
+  const [looked, setLooked] = useState<{ readonly job: Job; readonly event: string; readonly cure: Cure } | null>(null);
+  const cure = looked?.job === job && looked.event === event ? looked.cure : null;
+  const after = useMemo(() => (cure && "lowers" in cure ? householdAfter(household, cure) : null), [household, cure]);
   const screen = castOf(household).screen?.nature.device;
   const shown = VIEWS.find(({ key }) => key === view)?.key ?? "acts";
   return (
     <Sheet
       marginLabel={controlWords.marginLabel}
-      margin={judged ? <ActStory judged={judged} cures={cures} conflicts={conflicts} screen={screen} /> : null}
+      margin={
+        judged ? (
+          <ActStory
+            household={household}
+            judged={judged}
+            cures={cures}
+            looked={cure}
+            onLook={(one) => setLooked(one && { job, event, cure: one })}
+            conflicts={conflicts}
+            reliance={reliance}
+            screen={screen}
+          />
+        ) : null
+      }
       foot={<EffectLine />}
     >
       <div className={styles.control}>
@@ -59,8 +76,13 @@ export function ControlPlace() {
         ) : null}
         {judged && shown === "acts" ? (
           <>
-            <ActList all={all} screen={screen} chosen={eventOf(judged.act)} onChoose={setWanted} />
-            <PlayedAct key={eventOf(judged.act)} household={household} judged={judged} />
+            <ActList all={all} screen={screen} chosen={event} onChoose={setWanted} />
+            <PlayedAct
+              key={event}
+              household={household}
+              judged={judged}
+              beside={after && cure ? { household: after, words: cureWords(job, cure, screen) } : null}
+            />
           </>
         ) : null}
         {judged && shown === "card" ? <RemoteCard all={all} screen={screen} /> : null}
@@ -68,35 +90,5 @@ export function ControlPlace() {
         {judged && shown === "trace" ? <TraceView household={household} judged={judged} screen={screen} /> : null}
       </div>
     </Sheet>
-  );
-}
-
-function PlayedAct({ household, judged }: { household: ReturnType<typeof householdOf>; judged: JudgedAct }) {
-  const [mark, setMark] = useState<string | null>(null);
-  const ruler = useMemo(() => rulerOf(judged.played.trace), [judged]);
-  const { frames, changes } = judged.played.trace;
-  if (frames.length + changes.length === 0) return <p className={styles.quiet}>{controlWords.nothingHappens}</p>;
-  const keys = frames.map((_, index) => `frame-${index}`);
-  const at = mark ? keys.indexOf(mark) : -1;
-  const step = (by: number) => setMark(keys[Math.min(keys.length - 1, Math.max(0, at + by))] ?? null);
-  const fault = faultOf(judged.played.trace);
-  return (
-    <>
-      <div className={styles.steps} role="group" aria-label={controlWords.steps}>
-        <Button size="small" disabled={at <= 0} onClick={() => step(-1)}>
-          {controlWords.frameBefore}
-        </Button>
-        <Button size="small" disabled={at === keys.length - 1} onClick={() => step(1)}>
-          {controlWords.frameAfter}
-        </Button>
-        {fault === null ? null : (
-          <Button size="small" onClick={() => setMark(keys[fault] ?? null)}>
-            {controlWords.toTheFault}
-          </Button>
-        )}
-      </div>
-      <BusRuler judged={judged} ruler={ruler} chosen={mark} onChoose={setMark} />
-      <FrameList household={household} ruler={ruler} chosen={mark} onChoose={setMark} />
-    </>
   );
 }

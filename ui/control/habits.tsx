@@ -1,9 +1,9 @@
 "use client";
 
-import { QUIRKS, type Device } from "@/core/device";
-import { QUIRK_WORDS } from "@/core/text";
+import { INFRARED, QUIRKS, type Device } from "@/core/device";
+import { INFRARED_WORDS, QUIRK_WORDS } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
-import { KeptText } from "@/ui/kit";
+import { Choice, KeptText } from "@/ui/kit";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
 
@@ -19,6 +19,34 @@ export function Habits({ devices }: { devices: readonly string[] }) {
           <DeviceHabits key={device.id} device={device} />
         ))}
     </div>
+  );
+}
+
+const VERSIONS = [
+  { value: "1.4" as const, label: controlWords.version("1.4") },
+  { value: "2.0" as const, label: controlWords.version("2.0") },
+];
+const INFRARED_OPTIONS = INFRARED.map((value) => ({ value, label: INFRARED_WORDS[value] }));
+
+/** Whether a screen shows those below it nothing while it sleeps, so that they do not know where they stand. */
+function ForgetsEdid({ device }: { device: Device }) {
+  const { edit } = useIntents();
+  const others = device.habits.filter(({ habit }) => habit !== "forgets-edid");
+  return (
+    <label>
+      <input
+        type="checkbox"
+        checked={others.length < device.habits.length}
+        onChange={(event) =>
+          edit({
+            kind: "edit-device",
+            device: device.id,
+            fields: { habits: event.target.checked ? [...others, { habit: "forgets-edid" }] : others },
+          })
+        }
+      />
+      {controlWords.forgetsEdid}
+    </label>
   );
 }
 
@@ -39,7 +67,34 @@ function DeviceHabits({ device }: { device: Device }) {
           onKeep={(menuName) => set({ menuName })}
         />
       </label>
+      <div className={styles.facts}>
+        <label>
+          {controlWords.speaks}
+          <Choice
+            label={controlWords.speaksOf(device.name)}
+            size="small"
+            value={device.control.version}
+            options={VERSIONS}
+            onChange={(version) => set({ version })}
+          />
+        </label>
+        <label>
+          {controlWords.infrared}
+          <Choice
+            label={controlWords.infraredOf(device.name)}
+            size="small"
+            value={device.control.infrared}
+            options={INFRARED_OPTIONS}
+            onChange={(infrared) => set({ infrared })}
+          />
+        </label>
+      </div>
       <div className={styles.ticks}>
+        <label>
+          <input type="checkbox" checked={device.control.hidden} onChange={(event) => set({ hidden: event.target.checked })} />
+          {controlWords.behindDoor}
+        </label>
+        {device.role === "screen" ? <ForgetsEdid device={device} /> : null}
         {QUIRKS.filter((quirk) => QUIRK_WORDS[quirk].of.includes(device.role)).map((quirk) => (
           <label key={quirk}>
             <input

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { actOfEvent, householdOf, judgeAct } from "@/core/cec";
-import { bandsOf, RULER, rulerOf } from "./ruler";
+import { actOfEvent, householdOf, judgeAct, sensedOf } from "@/core/cec";
+import { bandsOf, RULER, rulerOf, sensedBands } from "./ruler";
 
 const household = householdOf(demoJob("receiver-den"));
 const act = actOfEvent(household, "wake:console");
@@ -31,10 +31,17 @@ describe("an act on the ruler", () => {
   });
 
   test("shows a device asleep, waking and on, one band after the other to the end", () => {
-    const bands = bandsOf(ruler, "television", start.get("television")?.power ?? "standby");
-    expect(bands.map(({ power }) => power)).toEqual(["standby", "waking", "on"]);
+    const bands = bandsOf(ruler, "television", "power", start.get("television")?.power ?? "standby");
+    expect(bands.map(({ value }) => value)).toEqual(["standby", "waking", "on"]);
     bands.forEach((band, index) => expect(band.from).toBe(bands[index - 1]?.to ?? RULER.left));
     expect(bands.at(-1)?.to).toBe(ruler.width - RULER.right);
+  });
+
+  test("shows what is seen and heard: dark and silent, then the console's picture, then its sound from the receiver", () => {
+    const bands = sensedBands(ruler, sensedOf(household, judged.played));
+    expect(bands[0]?.value).toMatchObject({ shows: null, sounding: "nowhere", soundsFrom: null });
+    expect(bands.at(-1)?.value).toMatchObject({ shows: "console", sounding: "system", soundsFrom: "receiver", volume: 20 });
+    bands.forEach((band, index) => expect(band.from).toBe(bands[index - 1]?.to ?? RULER.left));
   });
 
   test("of a trace in which nothing happens is empty", () => {

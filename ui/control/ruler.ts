@@ -1,7 +1,7 @@
-import type { SentFrame, StateChange, Trace } from "@/core/cec";
+import type { Sensed, SentFrame, StateChange, Trace } from "@/core/cec";
 
 /** Sizes of the ruler, in its own units. */
-export const RULER = { left: 150, lane: 46, head: 40, right: 40, frame: 26, pause: 74 } as const;
+export const RULER = { left: 164, lane: 52, sense: 24, head: 40, right: 40, frame: 34, pause: 74 } as const;
 
 /** Something that happens on the ruler: a frame that goes over the wire, or what changed at a moment. */
 export type Mark =
@@ -25,6 +25,8 @@ export interface Ruler {
 const PAUSE_MS = 700;
 /** What happens within this belongs to one moment. */
 const MOMENT_MS = 40;
+/** Room enough that a word stands in the last band. */
+const TAIL = 90;
 
 /**
  * Lays a trace on a ruler. Frames are milliseconds apart and waking takes seconds, so rests are drawn short and say how long they are;
@@ -47,26 +49,45 @@ export function rulerOf({ frames, changes }: Pick<Trace, "frames" | "changes">):
     last = event.tMs;
     return { ...event, x };
   });
-  return { marks, pauses, width: x + RULER.right };
+  return { marks, pauses, width: x + (marks.length ? TAIL : 0) + RULER.right };
 }
 
-/** The stretches of a lane during which a device was on, waking or asleep. */
-export interface Band {
+/** A stretch of a lane during which something stayed as it was. */
+export interface Band<Value> {
   readonly from: number;
   readonly to: number;
-  readonly power: "on" | "waking" | "standby";
+  readonly value: Value;
 }
 
-/** The power of a device along the ruler, from what it was at its beginning. */
-export function bandsOf(ruler: Ruler, device: string, start: Band["power"]): readonly Band[] {
+/** Stretches from where each value begins to where the next does; one that has no length is not drawn. */
+function stretches<Value>(ruler: Ruler, turns: readonly { readonly x: number; readonly value: Value }[]): readonly Band<Value>[] {
+  const ends = [...turns.slice(1).map(({ x }) => x), ruler.width - RULER.right];
+  return turns.flatMap(({ x, value }, index) => {
+    const to = ends[index] ?? x;
+    return to > x ? [{ from: x, to, value }] : [];
+  });
+}
+
+/** What a device is or does along the ruler, from what it was at its beginning. */
+export function bandsOf<Value extends StateChange["value"]>(
+  ruler: Ruler,
+  device: string,
+  what: StateChange["what"],
+  start: Value,
+): readonly Band<Value>[] {
   const turns = ruler.marks.flatMap((mark) =>
-    mark.kind === "change" && mark.change.device === device && mark.change.what === "power"
-      ? [{ x: mark.x, power: mark.change.value as Band["power"] }]
+    mark.kind === "change" && mark.change.device === device && mark.change.what === what
+      ? [{ x: mark.x, value: mark.change.value as Value }]
       : [],
   );
-  const ends = [...turns.map(({ x }) => x), ruler.width - RULER.right];
-  return [{ x: RULER.left as number, power: start }, ...turns].flatMap(({ x, power }, index) => {
-    const to = ends[index] ?? x;
-    return to > x ? [{ from: x, to, power }] : [];
-  });
+  return stretches(ruler, [{ x: RULER.left, value: start }, ...turns]);
+}
+
+/** What is seen and heard along the ruler. */
+export function sensedBands(ruler: Ruler, sensed: readonly Sensed[]): readonly Band<Sensed>[] {
+  const xAt = (tMs: number) => ruler.marks.find((mark) => mark.kind === "change" && mark.tMs === tMs)?.x ?? RULER.left;
+  return stretches(
+    ruler,
+    sensed.map((value, index) => ({ x: index === 0 ? RULER.left : xAt(value.tMs), value })),
+  );
 }

@@ -4,3 +4,4 @@ export { JobFrame } from "./job-frame";
 export { Sheet } from "./sheet";
 export { isTyping } from "./use-job-shortcuts";
 export { useChanges, type Changes } from "./use-changes";
+export { useActCures, useRoomCures } from "./use-cures";
