@@ -60,8 +60,8 @@ export function eventOf(act: Act): string {
 
 /** Screen and sound system of a room as the bus knows them: the screen with most on its wire, or the one wanted, and the sound system of the brief. */
 export function castOf(
-  { job, stations }: Pick<Household, "job"> & { readonly stations: ReadonlyMap<string, Station> },
-  wanted?: string,
+  { job, stations, mainScreen }: Pick<Household, "job" | "mainScreen"> & { readonly stations: ReadonlyMap<string, Station> },
+  wanted: string | null = mainScreen,
 ): Cast {
   const screens = [...stations.values()].filter(({ nature }) => nature.kind === "tv");
   const below = (screen: Station) => [...stations.values()].filter(({ nature }) => nature.wire === screen.nature.wire).length;

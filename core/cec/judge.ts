@@ -98,7 +98,7 @@ export function missesOf(
   stations: ReadonlyMap<string, Station>,
 ): readonly Miss[] {
   const { job } = household;
-  const cast = castOf({ job, stations });
+  const cast = castOf({ ...household, stations });
   const { screen, system } = cast;
   switch (act.act) {
     case "screen-on":
@@ -109,7 +109,7 @@ export function missesOf(
         ...(job.brief.newsFrom === "screen" ? ownSpeakersMisses(household, cast) : soundMisses(household, cast)),
       ];
     case "other-screen-on": {
-      const other = castOf({ job, stations }, act.device);
+      const other = castOf({ ...household, stations }, act.device);
       const listens = [...soundWaysOf(household.solved.rows, act.device).values()].some((way) => way !== "none");
       const isDeaf = listens && system && system.power !== "on";
       return [...screenMisses(other), ...(isDeaf ? [{ miss: "system-off", device: system.nature.device } as const] : [])];
@@ -126,7 +126,7 @@ export function missesOf(
     }
     case "louder":
     case "mute":
-      return loudnessMisses(household, castOf({ job, stations: start }), stations);
+      return loudnessMisses(household, castOf({ ...household, stations: start }), stations);
     case "screen-off":
       return [...stations.values()].flatMap((station): Miss[] =>
         station.power === "standby" || station.nature.leftOn ? [] : [{ miss: "still-on", device: station.nature.device }],
@@ -207,7 +207,7 @@ function stepsFor(
   misses: readonly Miss[],
   stations: ReadonlyMap<string, Station>,
 ): readonly HandStep[] {
-  const { screen } = castOf({ job: household.job, stations });
+  const { screen } = castOf({ ...household, stations });
   return misses.flatMap((miss): HandStep[] => {
     switch (miss.miss) {
       case "screen-off":
@@ -222,7 +222,7 @@ function stepsFor(
         return [{ device: miss.device, key: { press: "power-on" } }];
       case "sound-from-screen":
       case "no-sound": {
-        const { system } = castOf({ job: household.job, stations });
+        const { system } = castOf({ ...household, stations });
         return system?.nature.quirks.has("arc-only-by-hand") && system.power === "on"
           ? [{ device: system.nature.device, key: { press: "begin-return" } }]
           : [];

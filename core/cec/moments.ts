@@ -38,9 +38,9 @@ export interface Sensed {
 
 /** What is seen and heard along an act, told only where it changes. */
 export function sensedOf(household: Household, played: Played): readonly Sensed[] {
-  const wanted = played.act.act === "other-screen-on" ? played.act.device : undefined;
+  const wanted = played.act.act === "other-screen-on" ? played.act.device : household.mainScreen;
   const all = momentsOf(played).map(({ tMs, stations }): Sensed => {
-    const cast = castOf({ job: household.job, stations }, wanted);
+    const cast = castOf({ ...household, stations }, wanted);
     const sounding = soundingOf(household.soundWays, cast);
     const from = sounding === "system" ? cast.system : sounding === "screen" ? cast.screen : undefined;
     return {

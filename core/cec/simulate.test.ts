@@ -72,10 +72,10 @@ describe("loudness", () => {
   });
 
   test("is the bar's while it has the sound, and the screen's again when the bar goes off", () => {
-    expect(volumeOwner(household.soundWays, castOf({ job: plain, stations: watching }))).toBe("bar");
+    expect(volumeOwner(household.soundWays, castOf({ job: plain, mainScreen: null, stations: watching }))).toBe("bar");
     const off = simulate(watching, [{ atMs: 0, device: "bar", key: { press: "power-off" } }]);
     expect(bytesOf(off)).toEqual(["5F:72:00", "50:C5", "05:C2"]);
-    const cast = castOf({ job: plain, stations: off.end });
+    const cast = castOf({ job: plain, mainScreen: null, stations: off.end });
     expect([soundingOf(household.soundWays, cast), volumeOwner(household.soundWays, cast)]).toEqual(["screen", "tv"]);
   });
 });

@@ -16,6 +16,8 @@ export interface Household {
   readonly stations: ReadonlyMap<string, Station>;
   /** The board of the room, on which the ways of the sound rest. */
   readonly solved: Solved;
+  /** The screen whose remote the household takes; null: the one with most on its wire. */
+  readonly mainScreen: string | null;
   /** How the sound of each player can reach the sound system. */
   readonly soundWays: ReadonlyMap<string, SoundWay>;
 }
@@ -24,10 +26,11 @@ export interface Household {
 const WAKE_MS: Readonly<Record<CecKind, number>> = { tv: 6000, recorder: 15_000, tuner: 20_000, playback: 8000, audio: 5000, switch: 1000 };
 const QUIET = 20;
 
-/** What is known of a room beforehand: the order in which its devices get power, and its board. */
+/** What is known of a room beforehand: the order in which its devices get power, its board, and whose remote counts. */
 export interface HouseholdKnown {
   readonly order?: readonly string[];
   readonly solved?: Solved;
+  readonly mainScreen?: string | null;
 }
 
 /** The room asleep, every device with the address it takes when power comes back in the given order. */
@@ -44,7 +47,7 @@ export function householdOf(job: Job, state: SettingState = "planned", known: Ho
   const system = chosenSoundSystem(job);
   if (system && !stations.has(system.id)) stations.set(system.id, offTheBus(system));
   const solved = known.solved ?? solve(job, state);
-  return { job, network, claims, stations, solved, soundWays: soundWaysOf(solved.rows) };
+  return { job, network, claims, stations, solved, mainScreen: known.mainScreen ?? null, soundWays: soundWaysOf(solved.rows) };
 }
 
 /** A sound system without an HDMI socket: it hears nobody, and only hands or its own remote move it. */

@@ -6,7 +6,7 @@ import { addressNamesOf, actVerdictSentence, cureWords, frameBytes, frameWords, 
 export function cecReport(household: Household, judged: JudgedAct, state: SettingState = "planned") {
   const { job } = household;
   const { act, played, verdict, pictureMs, soundMs, remotes } = judged;
-  const cast = castOf({ job, stations: played.trace.end });
+  const cast = castOf({ ...household, stations: played.trace.end });
   const screen = cast.screen?.nature.device;
   return {
     event: eventOf(act),

@@ -1,0 +1,191 @@
+import { actFigures, actsOf, castOf, eventOf, householdOf, relianceOf, type Act, type ActFigures, type Household } from "@/core/cec";
+import { solve, type Arrival } from "@/core/chain";
+import type { Device } from "@/core/device";
+import { runBetween, type Job } from "@/core/job";
+import { menusOf, type SettingChoice } from "./hub-settings";
+import type { BoxAtHand, WiringSpace } from "./space";
+import { ACT_WEIGHTS, actEase, MINUTES, pictureKept, soundKept, type Weights } from "./weights";
+import type { Wire } from "./wires";
+
+/** What a plan gives and what it costs, each with its unit. */
+export interface PlanFigures {
+  /** Shares of 0 to 1 of all that the room's players could give. */
+  readonly sound: number;
+  readonly picture: number;
+  readonly ease: number;
+  /** Rows of the board: whole, reduced, and the others. */
+  readonly whole: number;
+  readonly reduced: number;
+  readonly without: number;
+  /** Rows out of step although their sound arrives. */
+  readonly outOfStep: number;
+  /** In the currency of the settings; what is not priced is counted apart. */
+  readonly money: number;
+  readonly unpriced: number;
+  readonly newCables: number;
+  /** Cables that run from one room or place to another. */
+  readonly pulls: number;
+  readonly minutes: number;
+  readonly menus: number;
+  /** Remotes that the everyday acts need together, and keys that remain after the first. */
+  readonly remotes: number;
+  readonly steps: number;
+  /** Players whose sound ends when somebody switches HDMI control off. */
+  readonly onControl: number;
+  readonly freeSockets: number;
+  readonly acts: readonly ActFigures[];
+}
+
+/** What is put in and laid for a plan, as far as it counts for cost and work. */
+export interface Effort {
+  readonly money: number;
+  readonly unpriced: number;
+  readonly newCables: number;
+  readonly pulls: number;
+  readonly minutes: number;
+}
+
+export const NO_EFFORT: Effort = { money: 0, unpriced: 0, newCables: 0, pulls: 0, minutes: 0 };
+
+export const addEffort = (a: Effort, b: Effort): Effort => ({
+  money: a.money + b.money,
+  unpriced: a.unpriced + b.unpriced,
+  newCables: a.newCables + b.newCables,
+  pulls: a.pulls + b.pulls,
+  minutes: a.minutes + b.minutes,
+});
+
+export const boxEffort = ({ price, isThere }: BoxAtHand): Effort => ({
+  ...NO_EFFORT,
+  money: isThere ? 0 : (price ?? 0),
+  unpriced: !isThere && price === null ? 1 : 0,
+  minutes: isThere ? 0 : MINUTES.box,
+});
+
+/** A wire costs nothing where it lies as it is, a plug where it is moved, and is laid or pulled where it is new. */
+export function wireEffort(job: Job, { cable, lying }: Wire): Effort {
+  if (lying) {
+    const moved = Number(lying.from.port !== cable.from.port) + Number(lying.to.port !== cable.to.port);
+    // What lies and stays need not be taken out, which is counted for all of them beforehand.
+    return { ...NO_EFFORT, minutes: moved * MINUTES.plug - MINUTES.takeOut };
+  }
+  const isPull = runBetween(job, cable.from.device, cable.to.device) !== undefined;
+  return { ...NO_EFFORT, newCables: 1, pulls: Number(isPull), minutes: isPull ? MINUTES.pull : MINUTES.cable };
+}
+
+export const menuEffort = (devices: readonly Device[], choices: readonly SettingChoice[]): Effort => ({
+  ...NO_EFFORT,
+  minutes: devices.reduce((sum, device) => sum + menusOf(device, choices), 0) * MINUTES.setting,
+});
+
+/** Every lying cable would have to be taken out, but for those that a plan keeps. */
+export const takeOutEffort = ({ lying }: WiringSpace): Effort => ({ ...NO_EFFORT, minutes: lying.length * MINUTES.takeOut });
+
+/** How many points the effort of a plan loses. */
+export const effortPoints = ({ money, minutes, pulls }: Effort, weights: Weights): number =>
+  (money / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls;
+
+/** What each content of a room counts, so that all of them together are 1, and a content on two screens counts once. */
+export function contentShare(job: Job): number {
+  const contents = job.devices.reduce((sum, { sources }) => sum + sources.reduce((count, source) => count + source.contents.length, 0), 0);
+  return contents ? 1 / contents : 0;
+}
+
+/**
+ * The points of rows for sound and picture. A content counts once: its sound by the mean of its rows, its picture by the mean of all
+ * screens, those that it does not reach included; a screen's own apps are meant for that screen alone.
+ */
+export function rowPoints(space: WiringSpace, rows: readonly Arrival[], share: number, weights: Weights): number {
+  const { sound, picture } = keptOf(space, rows);
+  return (sound * weights.sound + picture * weights.picture) * share;
+}
+
+/** The sums over all contents of what is kept of their sound and picture, each 0 to 1. */
+function keptOf({ job, screens }: WiringSpace, rows: readonly Arrival[]): { readonly sound: number; readonly picture: number } {
+  const contents = new Map<string, Arrival[]>();
+  for (const row of rows) {
+    const key = `${row.player}/${row.source}/${row.content.id}`;
+    const known = contents.get(key);
+    if (known) known.push(row);
+    else contents.set(key, [row]);
+  }
+  let [sound, picture] = [0, 0];
+  for (const all of contents.values()) {
+    const isOwn = screens.some(({ id }) => id === all[0]?.player);
+    sound += all.reduce((sum, row) => sum + soundKept(job, row), 0) / all.length;
+    picture += all.reduce((sum, row) => sum + pictureKept(row), 0) / Math.max(all.length, isOwn ? 1 : screens.length);
+  }
+  return { sound, picture };
+}
+
+/** The everyday acts by which plans are compared, with their weights, which together are 1. */
+export function commonActs(space: WiringSpace): readonly { readonly act: Act; readonly weight: number }[] {
+  const main = space.screens.find(({ id }) => id === space.mainScreen);
+  const acts: Act[] = [
+    { act: "screen-on" },
+    ...(main?.sources.length ? [{ act: "news" } as const] : []),
+    { act: "louder" },
+    { act: "mute" },
+    { act: "screen-off" },
+    ...space.players.map(({ id }): Act => ({ act: "wake", device: id })),
+  ];
+  const weights = acts.map((act) => ACT_WEIGHTS[eventOf(act)] ?? 1);
+  const sum = weights.reduce((total, weight) => total + weight, 0);
+  return acts.map((act, index) => ({ act, weight: (weights[index] ?? 0) / sum }));
+}
+
+/** How easy acts are in a room, weighed; an act that nobody in it can do counts nothing. */
+export function easeOf(household: Household, acts: readonly { readonly act: Act; readonly weight: number }[]): number {
+  const figures = new Map(
+    actFigures(
+      household,
+      acts.map(({ act }) => act),
+    ).map((one) => [one.event, one]),
+  );
+  return acts.reduce((sum, { act, weight }) => {
+    const found = figures.get(eventOf(act));
+    return sum + (found ? weight * actEase(found) : 0);
+  }, 0);
+}
+
+/** All figures of a wired room, through the full engine. */
+export function figuresOf(space: WiringSpace, job: Job, effort: Effort, menus: number): PlanFigures {
+  const solved = solve(job, "planned");
+  const share = contentShare(job);
+  const common = commonActs(space);
+  const kept = keptOf(space, solved.rows);
+  const household = householdOf(job, "planned", { solved, mainScreen: space.mainScreen });
+  const acts = actFigures(
+    household,
+    common.map(({ act }) => act),
+  );
+  const counted = actFigures(household, actsOf(household));
+  const wired = new Set(solved.rows.filter(({ arrives }) => arrives).map(({ id }) => id));
+  return {
+    sound: kept.sound * share,
+    picture: kept.picture * share,
+    ease: easeOf(household, common),
+    whole: solved.rows.filter(({ verdict }) => verdict === "full").length,
+    reduced: solved.rows.filter(({ verdict }) => verdict === "reduced").length,
+    without: solved.rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,
+    outOfStep: solved.rows.filter(({ id, lipSync }) => wired.has(id) && lipSync !== null && lipSync !== "in-step").length,
+    ...effort,
+    menus,
+    remotes: Math.max(1, ...acts.map(({ remotes }) => remotes)),
+    steps: counted.reduce((sum, { steps }) => sum + steps, 0),
+    onControl: relianceOf(household)?.players.length ?? 0,
+    freeSockets: freeSocketsOf(job, castOf(household).screen?.nature.device),
+    acts,
+  };
+}
+
+/** HDMI inputs of the main screen and the sound system that nothing sits in. */
+function freeSocketsOf(job: Job, screen: string | undefined): number {
+  const hubs = job.devices.filter(({ id, role }) => id === screen || role === "sound" || role === "box");
+  const taken = new Set(job.cables.map(({ to }) => `${to.device} ${to.port}`));
+  return hubs.reduce(
+    (sum, { id, ports }) =>
+      sum + ports.filter((port) => port.connector === "hdmi" && port.direction === "in" && !taken.has(`${id} ${port.id}`)).length,
+    0,
+  );
+}

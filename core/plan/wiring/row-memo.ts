@@ -1,0 +1,76 @@
+import { effectiveSetting, type Device } from "@/core/device";
+import type { Arrival, Question, Solved } from "@/core/chain";
+import type { Cable, Job } from "@/core/job";
+
+/** What was asked next after the same answers, and what came of each answer to it. */
+interface Asked {
+  readonly question: Question;
+  readonly then: Map<unknown, Asked | readonly Arrival[]>;
+}
+
+const isRows = (found: Asked | readonly Arrival[]): found is readonly Arrival[] => Array.isArray(found);
+
+/**
+ * Remembers the rows of players from room to room of a search. Rows are a function of the answers to the questions that were asked for
+ * them, and which question comes next is a function of the answers before it: so what is known is a tree, walked by answers.
+ */
+export class RowMemo {
+  private readonly known = new Map<string, Asked | readonly Arrival[]>();
+
+  /** The rows of a player in a room, from another room where every question had the same answer; else worked out and remembered. */
+  rowsOf(job: Job, player: string, solve: () => Solved): readonly Arrival[] {
+    const answer = answersOf(job);
+    let at = this.known.get(player);
+    while (at && !isRows(at)) at = at.then.get(answer(at.question));
+    if (at) return at;
+    const units = solve().units.filter(({ key }) => key.startsWith(`${player}/`));
+    const rows = units.flatMap((unit) => unit.rows);
+    this.keep(player, [...new Set(units.flatMap((unit) => [...unit.asked]))], answer, rows);
+    return rows;
+  }
+
+  private keep(player: string, asked: readonly Question[], answer: (question: Question) => unknown, rows: readonly Arrival[]): void {
+    const [first] = asked;
+    if (first === undefined) return;
+    const root = this.known.get(player) ?? { question: first, then: new Map() };
+    this.known.set(player, root);
+    let at = root;
+    for (const [index, question] of asked.entries()) {
+      // An order that does not fit the tree is not remembered: it is worked out again, never taken for another.
+      if (isRows(at) || at.question !== question) return;
+      const next = asked[index + 1];
+      const value = answer(question);
+      const found = at.then.get(value) ?? (next === undefined ? rows : { question: next, then: new Map() });
+      at.then.set(value, found);
+      at = found as Asked;
+    }
+  }
+}
+
+/** Answers questions of a room, so that equal answers are the same value. */
+function answersOf(job: Job): (question: Question) => unknown {
+  const devices = new Map<string, Device>(job.devices.map((device) => [device.id, device]));
+  const cables = new Map<string, string>();
+  const cableWords = ({ id: _id, ...facts }: Cable) => JSON.stringify(facts);
+  for (const cable of job.cables) {
+    cables.set(`${cable.from.device} ${cable.from.port}`, cableWords(cable));
+    cables.set(`${cable.to.device} ${cable.to.port}`, cableWords(cable));
+  }
+  return (question) => {
+    const at = question.indexOf(" ");
+    const about = question.slice(at + 1);
+    switch (question.slice(0, at)) {
+      // Everything of a device but its settings; a search only ever changes these, and its list of sockets stays the same object.
+      case "device":
+        return devices.get(about)?.ports;
+      case "cable":
+        return cables.get(about);
+      default: {
+        const [id = "", key = ""] = about.split(" ");
+        const device = devices.get(id);
+        const setting = device?.settings.find((row) => row.key === key);
+        return device && setting ? `${effectiveSetting(device, setting.key, "planned")} ${setting.found}` : undefined;
+      }
+    }
+  };
+}

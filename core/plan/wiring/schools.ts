@@ -1,0 +1,59 @@
+import type { Device } from "@/core/device";
+import type { Cable } from "@/core/job";
+import type { Backbone } from "./backbones";
+import type { WiringSpace } from "./space";
+
+/** The ways of wiring that installers argue about. */
+export const SCHOOLS = ["screen-hub", "sound-hub", "mixed", "split", "side-cable", "adapter"] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** Through which device each player comes into the room: past boxes that only gather sockets. */
+export function hubOf({ boxes, wires }: Pick<Backbone, "boxes" | "wires">, device: string): string {
+  const box = boxes.find((one) => one.device.id === device)?.device;
+  if (!box || !isGatherer(box)) return device;
+  const onward = wires.find(({ cable }) => cable.from.device === device);
+  return onward ? onward.cable.to.device : device;
+}
+
+/** A box with one HDMI output and nothing else that sound leaves by. */
+const isGatherer = ({ ports }: Device): boolean => {
+  const outputs = ports.filter(({ direction }) => direction === "out");
+  const soundOut = ports.some((port) => port.connector === "hdmi" && port.direction === "in" && port.returns === "earc");
+  return outputs.length === 1 && outputs[0]?.connector === "hdmi" && !soundOut;
+};
+
+/** The schools that plans on a backbone can be of, before players are placed. */
+export function schoolsOn(space: WiringSpace, backbone: Backbone): readonly School[] {
+  const { boxes, wires } = backbone;
+  const isSystem = (id: string) => id === space.system.id;
+  const isBox = (id: string) => boxes.some(({ device }) => device.id === id);
+  const isScreen = (id: string) => space.screens.some((screen) => screen.id === id);
+  const cables = wires.map(({ cable }) => cable);
+  const intoSystem = cables.filter(({ from, to }) => isSystem(to.device) && !isHdmi(space, backbone, from));
+  const fromBox = intoSystem.find(({ from }) => isBox(from.device));
+  if (fromBox && returnsInto(cables, fromBox.from.device, isScreen)) return ["adapter"];
+  if (boxes.some(({ device }) => !isGatherer(device) && takesPictures(device))) return ["split"];
+  if (intoSystem.length > 0) return ["side-cable"];
+  return ["screen-hub", "sound-hub", "mixed"];
+}
+
+const isHdmi = ({ system }: WiringSpace, { hubs }: Backbone, { device, port }: Cable["from"]): boolean =>
+  [system, ...hubs].find(({ id }) => id === device)?.ports.some(({ id, connector }) => id === port && connector === "hdmi") ?? false;
+
+const takesPictures = ({ ports }: Device): boolean => ports.some(({ connector, direction }) => connector === "hdmi" && direction === "in");
+
+/** A box whose HDMI output sits in a screen, and that no picture goes through: it is there for what comes back. */
+const returnsInto = (cables: readonly Cable[], box: string, isScreen: (id: string) => boolean): boolean =>
+  cables.some(({ from, to }) => from.device === box && isScreen(to.device));
+
+/** Whether a player may come in through a device in a school. */
+export function allowsHub(space: WiringSpace, school: School, hub: string): boolean {
+  switch (school) {
+    case "screen-hub":
+      return hub !== space.system.id;
+    case "sound-hub":
+      return hub === space.system.id;
+    default:
+      return true;
+  }
+}

@@ -1,0 +1,92 @@
+import { castOf, householdOf } from "@/core/cec";
+import type { Device, HdmiPort } from "@/core/device";
+import { chosenSoundSystem, type Cable, type Job } from "@/core/job";
+
+/** A box that a plan may use: one that lies in the room, or one of the van or the shop with its price. */
+export interface BoxAtHand {
+  readonly device: Device;
+  /** Null: not priced. What is in the room already costs nothing. */
+  readonly price: number | null;
+  readonly isThere: boolean;
+}
+
+/** Something that a plan must keep to, or keep from. Where no socket is named any of that device is meant. */
+export type Bond =
+  | { readonly bond: "pin"; readonly player: string; readonly hub: string; readonly port: string | null }
+  | { readonly bond: "forbid-place"; readonly player: string; readonly hub: string }
+  | { readonly bond: "forbid-box"; readonly archetype: string }
+  | { readonly bond: "use-box"; readonly archetype: string }
+  | { readonly bond: "forbid-new-cables" }
+  | { readonly bond: "forbid-school"; readonly school: string }
+  | { readonly bond: "use-school"; readonly school: string };
+
+/** What a plan of a room decides, and what stays as it lies. */
+export interface WiringSpace {
+  readonly job: Job;
+  readonly system: Device;
+  readonly screens: readonly Device[];
+  /** Players with an HDMI plug: each gets a socket. */
+  readonly players: readonly Device[];
+  readonly boxes: readonly BoxAtHand[];
+  /** Devices and cables that no plan touches: players without HDMI, and what they hang on. */
+  readonly fixedDevices: readonly Device[];
+  readonly fixedCables: readonly Cable[];
+  /** Cables that lie now and that a plan may use again between the same two devices. */
+  readonly lying: readonly Cable[];
+  readonly bonds: readonly Bond[];
+  /** The screen whose remote the household takes. */
+  readonly mainScreen: string | null;
+}
+
+export const hdmiOut = (device: Device): HdmiPort | undefined =>
+  device.ports.find((port): port is HdmiPort => port.connector === "hdmi" && port.direction === "out");
+
+const isDecided = (device: Device): boolean => device.role === "player" && hdmiOut(device) !== undefined;
+
+/**
+ * What can be planned of a job with these boxes at hand. Null where there is nothing to plan: no screen, or nothing that sounds.
+ */
+export function wiringSpace(job: Job, boxes: readonly BoxAtHand[], bonds: readonly Bond[] = []): WiringSpace | null {
+  const system = chosenSoundSystem(job);
+  const screens = job.devices.filter(({ role, display }) => role === "screen" && display);
+  if (!system || screens.length === 0) return null;
+  const fixed = fixedIds(job, system.id);
+  const players = job.devices.filter(isDecided);
+  const decided = new Set([system.id, ...[...screens, ...players].map(({ id }) => id)]);
+  const own = job.devices.filter(({ id, role }) => role === "box" && !fixed.has(id));
+  const movable = new Set([...decided, ...own.map(({ id }) => id)]);
+  const isLying = ({ from, to }: Cable) => movable.has(from.device) && movable.has(to.device);
+  const household = householdOf(job);
+  return {
+    job,
+    system,
+    screens,
+    players,
+    boxes: [...own.map((device) => ({ device, price: 0, isThere: true })), ...boxes.filter(({ isThere }) => !isThere)],
+    fixedDevices: job.devices.filter(({ id }) => !movable.has(id)),
+    fixedCables: job.cables.filter((cable) => !isLying(cable)),
+    lying: job.cables.filter(isLying),
+    bonds,
+    mainScreen: castOf(household).screen?.nature.device ?? screens[0]?.id ?? null,
+  };
+}
+
+/** Players without HDMI, other sound systems, and every box that such a thing hangs on. */
+function fixedIds(job: Job, system: string): ReadonlySet<string> {
+  const fixed = new Set(
+    job.devices
+      .filter((device) => (device.role === "player" && !isDecided(device)) || (device.role === "sound" && device.id !== system))
+      .map(({ id }) => id),
+  );
+  let grown = true;
+  while (grown) {
+    grown = false;
+    for (const { from, to } of job.cables) {
+      const onward = job.devices.find(({ id }) => id === to.device);
+      if (!fixed.has(from.device) || onward?.role !== "box" || fixed.has(to.device)) continue;
+      fixed.add(to.device);
+      grown = true;
+    }
+  }
+  return fixed;
+}

@@ -1,0 +1,66 @@
+import type { Arrival } from "@/core/chain";
+import { bedChannels } from "@/core/facts";
+import type { ActFigures } from "@/core/cec";
+import type { Job } from "@/core/job";
+
+/** What a household weighs its plan by. Points for the whole of sound, picture and ease; points lost for money and work. */
+export interface Weights {
+  readonly sound: number;
+  readonly picture: number;
+  readonly ease: number;
+  /** For each hundred of the currency. */
+  readonly money: number;
+  /** For each hour on site. */
+  readonly hours: number;
+  /** For each cable from one room or place to another. */
+  readonly pulls: number;
+}
+
+export const PRESETS = {
+  "easiest-to-use": { sound: 30, picture: 20, ease: 50, money: 1, hours: 1, pulls: 1 },
+  "best-sound": { sound: 65, picture: 25, ease: 10, money: 0.5, hours: 0.5, pulls: 0.5 },
+  "least-spending": { sound: 35, picture: 25, ease: 20, money: 20, hours: 3, pulls: 1 },
+  "least-drilling": { sound: 35, picture: 25, ease: 20, money: 2, hours: 3, pulls: 12 },
+} as const satisfies Record<string, Weights>;
+export type Preset = keyof typeof PRESETS;
+export const PRESET_NAMES = Object.keys(PRESETS) as Preset[];
+
+/**
+ * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost. Whatever is whole is 1,
+ * and for a household that wishes plain sound whatever sounds with its picture.
+ */
+export function soundKept({ brief }: Pick<Job, "brief">, { verdict, arrives, best }: Arrival): number {
+  if (verdict === "full") return 1;
+  if (verdict === "silent" || verdict === "unknown" || !arrives) return 0;
+  if (verdict === "no-picture") return 0.1;
+  if (brief.surround === "plain") return 1;
+  const channels = best ? Math.min(1, bedChannels(arrives.channels) / bedChannels(best.channels)) : 1;
+  const objects = !best || best.objects === "none" || arrives.objects !== "none" ? 1 : 0;
+  const lossless = !best?.lossless || arrives.lossless ? 1 : 0;
+  return 0.4 + 0.25 * channels + 0.2 * objects + 0.14 * lossless;
+}
+
+/** How much of its picture a row keeps, 0 to 1. A row that has none keeps all there is where it is heard. */
+export function pictureKept({ content, picture, pictureLosses, arrives }: Arrival): number {
+  if (!content.picture) return arrives ? 1 : 0;
+  if (!picture) return 0;
+  return pictureLosses.length === 0 ? 1 : 0.5;
+}
+
+/** How easy an act is, 0 to 1: as wished, with steps that remain, or not at all. */
+export function actEase({ verdict, steps }: Pick<ActFigures, "verdict" | "steps">): number {
+  if (verdict === "as-wished") return 1;
+  return verdict === "with-a-step" ? Math.max(0.2, 0.7 - 0.15 * (steps - 1)) : 0;
+}
+
+/** How often the household does an act, against waking one player. */
+export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
+  "tv-remote-power-on": 2,
+  news: 2,
+  "tv-remote-volume-up": 2,
+  "tv-remote-mute": 1,
+  "tv-remote-standby": 2,
+};
+
+/** Minutes on site, as an installer of some years reckons them; the sum is an estimate and says so. */
+export const MINUTES = { box: 15, cable: 8, pull: 25, plug: 2, setting: 1, takeOut: 1 } as const;
