@@ -4,6 +4,7 @@ import { cecCommand } from "./cec-command";
 import { UnusableInput } from "./unusable-input";
 import { changesCommand } from "./changes-command";
 import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
+import { planCommandLine, type PlanCommandOptions } from "./plan-command";
 import { linkCommand } from "./link-command";
 import { validateCommand } from "./validate-command";
 
@@ -45,6 +46,20 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--van <archetypes...>", "boxes that are at hand: a set may hold one of them")
     .action(async (file: string, options: { json?: boolean; buy?: string; van?: string[]; purchase: boolean }) => {
       exitCode = await changesCommand(file, options);
+    });
+  program
+    .command("plan")
+    .description("the best ways to wire the room, one of each school")
+    .argument("<job>", jobHelp)
+    .option("--top <count>", "how many plans", "4")
+    .option("--preset <preset>", "easiest-to-use, best-sound, least-spending or least-drilling", "best-sound")
+    .option("--pin <place...>", "a player and where it belongs, for instance console:bar or console:bar.hdmi-in")
+    .option("--forbid <what...>", "for instance console:television, box:ARCHETYPE, school:SCHOOL or new-cables")
+    .option("--van <archetypes...>", "the boxes that are at hand; otherwise whatever the brief lets one buy")
+    .option("--seconds <seconds>", "how long to look at most", "5")
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: PlanCommandOptions) => {
+      exitCode = await planCommandLine(file, options);
     });
   program
     .command("cec")

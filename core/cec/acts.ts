@@ -1,4 +1,4 @@
-import { chosenSoundSystem, findDevice } from "@/core/job";
+import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { ROOT, type PhysicalAddress } from "./address";
 import { simulate, type Pressed, type Trace } from "./simulate";
 import type { Cast } from "./sound-of";
@@ -71,6 +71,10 @@ export function castOf(
   return { screen, system: system?.nature.kind === "audio" ? system : undefined, stations };
 }
 
+/** A screen with apps or a tuner that this household watches sounds by itself; another one waits for a player. */
+export const hasOwnContents = (job: Job, screen: Station | undefined): boolean =>
+  screen !== undefined && (findDevice(job, screen.nature.device)?.sources.some(({ contents }) => contents.length > 0) ?? false);
+
 const playersOf = (household: Household): readonly Station[] =>
   [...household.stations.values()].filter(({ nature }) => isPlayer(nature.kind));
 
@@ -88,7 +92,7 @@ export function actsOf(household: Household): readonly Act[] {
     ...portsTowards(household, screen).map((port): Act => ({ act: "choose-input", port })),
     { act: "louder" },
     { act: "mute" },
-    ...(findDevice(household.job, screen.nature.device)?.sources.length ? [{ act: "news" } as const] : []),
+    ...(hasOwnContents(household.job, screen) ? [{ act: "news" } as const] : []),
     ...(system ? [{ act: "music" } as const] : []),
     { act: "screen-off" },
     ...players.map(({ nature }): Act => ({ act: "put-away", device: nature.device })),

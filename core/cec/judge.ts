@@ -1,5 +1,4 @@
-import { findDevice, type Job } from "@/core/job";
-import { actsOf, castOf, play, type Act, type Played } from "./acts";
+import { actsOf, castOf, hasOwnContents, play, type Act, type Played } from "./acts";
 import { inputTowards, ROOT } from "./address";
 import { momentsOf } from "./moments";
 import { simulate, type Pressed, type Trace } from "./simulate";
@@ -102,7 +101,7 @@ export function missesOf(
   const { screen, system } = cast;
   switch (act.act) {
     case "screen-on":
-      return [...screenMisses(cast), ...(hasOwnSources(job, cast) ? soundMisses(household, cast) : [])];
+      return [...screenMisses(cast), ...(hasOwnContents(job, cast.screen) ? soundMisses(household, cast) : [])];
     case "news":
       return [
         ...screenMisses(cast),
@@ -179,10 +178,6 @@ function soundMisses({ soundWays }: Household, cast: Cast): readonly Miss[] {
       return [system.power === "on" ? { miss: "no-sound" } : { miss: "system-off", device: system.nature.device }];
   }
 }
-
-/** A screen with apps or a tuner sounds by itself; another one waits for a player. */
-const hasOwnSources = (job: Job, { screen }: Cast): boolean =>
-  (screen && findDevice(job, screen.nature.device)?.sources.length !== 0) ?? false;
 
 /** Where the loudness of the sound system is set: at itself, or at the box that answers for it. */
 const loudnessOf = (cast: Cast): Station | undefined =>

@@ -6,3 +6,4 @@ export { excludesEachOther, together } from "./together";
 export { movedRows, type MovedRows } from "./moved-rows";
 export { liftingChanges, weighedChanges, weighedPurchases, type WeighedChange } from "./single-changes";
 export { commandOf, smallestChanges, type ChangeSet, type SearchOptions, type SmallestChanges } from "./smallest-changes";
+export * from "./wiring";

@@ -2,3 +2,4 @@ export { changesReport } from "./changes-report";
 export { arrivalsReport, type ArrivalsReport } from "./arrivals-report";
 export { DOCKET_VERSION, docketSummary, type DocketLine, type DocketSummary } from "./docket-line";
 export { cecReport } from "./cec-report";
+export { plansReport } from "./plan-report";

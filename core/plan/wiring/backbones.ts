@@ -26,7 +26,7 @@ export function* backbonesOf(space: WiringSpace): Generator<Backbone> {
     yield* joined(space, bare, hubs, outputs, [])
       .filter((wires) => reachesScreens(space, boxes, wires))
       .flatMap((backbone) => withLeads(space, hubs, backbone))
-      .filter((wires) => isWhole(space, boxes, wires))
+      .filter((wires) => isWhole(boxes, wires))
       .map((wires): Backbone => ({ boxes, wires, hubs, job: jobWith(space, hubs, wires) }));
   }
 }
@@ -175,18 +175,30 @@ function reachesScreens({ screens }: WiringSpace, boxes: readonly BoxAtHand[], w
   return isChain && screens.every(({ id }) => wires.some(({ cable }) => cable.to.device === id));
 }
 
-/** Something goes into and out of every box, and a picture that goes in comes out to somewhere. */
-function isWhole(space: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean {
-  const leaves = (device: string) => wires.some(({ cable }) => cable.from.device === device);
-  const arrives = (device: string) => wires.some(({ cable }) => cable.to.device === device);
-  return boxes.every(({ device }) => {
+/** Every box does something: something goes in, and what it is there for goes out. */
+const isWhole = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean =>
+  boxes.every(({ device }) => {
     const outputs = hdmiOutputs(device);
     const hasInputs = inputKinds(device, []).length > 0;
-    const goesIn = hasInputs || arrives(device.id) || outputs.some((port) => isWired(device, port, wires));
-    const showsOn = !hasInputs || outputs.length === 0 || outputs.some((port) => isWired(device, port, wires));
-    return goesIn && showsOn && (leaves(device.id) || arrives(device.id));
+    const lit = outputs.filter((port) => isWired(device, port, wires)).length;
+    const goesIn = hasInputs || lit > 0 || wires.some(({ cable }) => cable.to.device === device.id);
+    const showsOn = !hasInputs || outputs.length === 0 || lit > 0;
+    return goesIn && showsOn && (isUsedForSound(device, wires) ?? (outputs.length < 2 || lit > 1));
   });
+
+/** A box with outputs for sound has one of them in use; null for one that has none. */
+function isUsedForSound(device: Device, wires: readonly Wire[]): boolean | null {
+  const outputs = device.ports.filter((port) =>
+    port.connector === "hdmi"
+      ? port.direction === "in" && isSoundSocket(device, port)
+      : port.direction === "out" && SOUND_LEADS.has(port.connector),
+  );
+  return outputs.length ? outputs.some((port) => isWired(device, port, wires)) : null;
 }
+
+/** An HDMI input that no picture comes in by: sound goes out of it, as the return of a screen would. */
+const isSoundSocket = (device: Device, { id }: Port): boolean =>
+  !device.routes.some(({ kind, from }) => kind === "picture" && from.includes(id));
 
 const isWired = (device: Device, port: Port, wires: readonly Wire[]): boolean =>
   isTaken(

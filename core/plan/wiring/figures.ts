@@ -1,5 +1,6 @@
 import { actFigures, actsOf, castOf, eventOf, householdOf, relianceOf, type Act, type ActFigures, type Household } from "@/core/cec";
-import { solve, type Arrival } from "@/core/chain";
+import type { Arrival, Solved } from "@/core/chain";
+import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
 import { runBetween, type Job } from "@/core/job";
 import { menusOf, type SettingChoice } from "./hub-settings";
@@ -55,11 +56,12 @@ export const addEffort = (a: Effort, b: Effort): Effort => ({
   minutes: a.minutes + b.minutes,
 });
 
-export const boxEffort = ({ price, isThere }: BoxAtHand): Effort => ({
+/** A box with more sockets is more to mount and to explain; of two that do the same the smaller one wins. */
+export const boxEffort = ({ device, price, isThere }: BoxAtHand): Effort => ({
   ...NO_EFFORT,
   money: isThere ? 0 : (price ?? 0),
   unpriced: !isThere && price === null ? 1 : 0,
-  minutes: isThere ? 0 : MINUTES.box,
+  minutes: isThere ? 0 : MINUTES.box + device.ports.length * MINUTES.socket,
 });
 
 /** A wire costs nothing where it lies as it is, a plug where it is moved, and is laid or pulled where it is new. */
@@ -81,9 +83,12 @@ export const menuEffort = (devices: readonly Device[], choices: readonly Setting
 /** Every lying cable would have to be taken out, but for those that a plan keeps. */
 export const takeOutEffort = ({ lying }: WiringSpace): Effort => ({ ...NO_EFFORT, minutes: lying.length * MINUTES.takeOut });
 
+/** What a box counts whose price nobody gave: something it costs, and saying nothing would make it free. */
+const UNPRICED = 100;
+
 /** How many points the effort of a plan loses. */
-export const effortPoints = ({ money, minutes, pulls }: Effort, weights: Weights): number =>
-  (money / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls;
+export const effortPoints = ({ money, unpriced, minutes, pulls }: Effort, weights: Weights): number =>
+  ((money + unpriced * UNPRICED) / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls;
 
 /** What each content of a room counts, so that all of them together are 1, and a content on two screens counts once. */
 export function contentShare(job: Job): number {
@@ -123,7 +128,7 @@ export function commonActs(space: WiringSpace): readonly { readonly act: Act; re
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const acts: Act[] = [
     { act: "screen-on" },
-    ...(main?.sources.length ? [{ act: "news" } as const] : []),
+    ...(main?.sources.some(({ contents }) => contents.length > 0) ? [{ act: "news" } as const] : []),
     { act: "louder" },
     { act: "mute" },
     { act: "screen-off" },
@@ -148,9 +153,17 @@ export function easeOf(household: Household, acts: readonly { readonly act: Act;
   }, 0);
 }
 
-/** All figures of a wired room, through the full engine. */
-export function figuresOf(space: WiringSpace, job: Job, effort: Effort, menus: number): PlanFigures {
-  const solved = solve(job, "planned");
+/** Every lead for sound alone carries that of some row; one that carries nothing is not laid. */
+export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): boolean =>
+  wires.every(
+    ({ cable }) =>
+      cableClassFact(cable.class).ends[0] === "hdmi" ||
+      rows.some(({ arrives, hops }) => arrives && hops.some(({ device, port }) => device === cable.to.device && port === cable.to.port)),
+  );
+
+/** All figures of a wired room, from its solved board. */
+export function figuresOf(space: WiringSpace, { job, rows, ...solving }: Solved, effort: Effort, menus: number): PlanFigures {
+  const solved: Solved = { job, rows, ...solving };
   const share = contentShare(job);
   const common = commonActs(space);
   const kept = keptOf(space, solved.rows);

@@ -16,7 +16,7 @@ export function hubOf({ boxes, wires }: Pick<Backbone, "boxes" | "wires">, devic
 }
 
 /** A box with one HDMI output and nothing else that sound leaves by. */
-const isGatherer = ({ ports }: Device): boolean => {
+export const isGatherer = ({ ports }: Device): boolean => {
   const outputs = ports.filter(({ direction }) => direction === "out");
   const soundOut = ports.some((port) => port.connector === "hdmi" && port.direction === "in" && port.returns === "earc");
   return outputs.length === 1 && outputs[0]?.connector === "hdmi" && !soundOut;
@@ -31,10 +31,11 @@ export function schoolsOn(space: WiringSpace, backbone: Backbone): readonly Scho
   const cables = wires.map(({ cable }) => cable);
   const intoSystem = cables.filter(({ from, to }) => isSystem(to.device) && !isHdmi(space, backbone, from));
   const fromBox = intoSystem.find(({ from }) => isBox(from.device));
-  if (fromBox && returnsInto(cables, fromBox.from.device, isScreen)) return ["adapter"];
+  const adapter = boxes.find(({ device }) => device.id === fromBox?.from.device)?.device;
+  if (adapter && !takesPictures(adapter) && returnsInto(cables, adapter.id, isScreen)) return ["adapter"];
   if (boxes.some(({ device }) => !isGatherer(device) && takesPictures(device))) return ["split"];
   if (intoSystem.length > 0) return ["side-cable"];
-  return ["screen-hub", "sound-hub", "mixed"];
+  return space.players.length === 0 ? ["screen-hub"] : ["screen-hub", "sound-hub", "mixed"];
 }
 
 const isHdmi = ({ system }: WiringSpace, { hubs }: Backbone, { device, port }: Cable["from"]): boolean =>

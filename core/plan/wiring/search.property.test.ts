@@ -5,10 +5,10 @@ import { solve } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { emptyJob, type Job } from "@/core/job";
 import { backbonesOf, jobWith, type Backbone } from "./backbones";
-import { addEffort, boxEffort, effortPoints, figuresOf, menuEffort, takeOutEffort, wireEffort } from "./figures";
+import { addEffort, boxEffort, effortPoints, figuresOf, leadsAreUsed, menuEffort, takeOutEffort, wireEffort } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
 import { allowsHub, hubOf, schoolsOn, type School } from "./schools";
-import { searchPlans } from "./search";
+import { playersNeeded, searchPlans } from "./search";
 import { inputKinds } from "./sockets";
 import { leadsCarry } from "./options";
 import { hdmiOut, wiringSpace, type WiringSpace } from "./space";
@@ -61,6 +61,7 @@ function spaceOf({ screen, system, players, box, free }: Small): WiringSpace {
 interface Tried {
   readonly school: School;
   readonly points: number;
+  readonly sound: number;
 }
 
 /** Every room of a space: each backbone, all its settings, each player in each socket on each wire with all its settings, and unplugged. */
@@ -76,8 +77,8 @@ function* everyRoom(space: WiringSpace, weights: Weights): Generator<Tried> {
         const schools = schoolsOn(space, backbone).filter((school) => isOf(space, backbone, school, plugged));
         if (!used || schools.length === 0) continue;
         for (const own of combinations(space.players.flatMap((player) => (plugged.has(player.id) ? choicesOf(player, false) : [])))) {
-          const points = pointsOf(space, weights, backbone, hubs, [...settings, ...own], [...plugged.values()]);
-          for (const school of schools) yield { school, points };
+          const tried = pointsOf(space, weights, backbone, hubs, [...settings, ...own], [...plugged.values()]);
+          if (tried) for (const school of schools) yield { school, ...tried };
         }
       }
     }
@@ -105,10 +106,9 @@ function* placements(
         yield* placements(space, backbone, hubs, rest, new Map(plugged).set(player.id, wire));
 }
 
-const usesItsBoxes = ({ boxes, wires }: Backbone, plugged: ReadonlyMap<string, Wire>): boolean =>
-  boxes.every(
-    ({ device: box }) =>
-      inputKinds(box, []).length === 0 || [...wires, ...plugged.values()].some(({ cable }) => cable.to.device === box.id),
+const usesItsBoxes = (backbone: Backbone, plugged: ReadonlyMap<string, Wire>): boolean =>
+  backbone.boxes.every(
+    ({ device: box }) => [...plugged.values()].filter(({ cable }) => cable.to.device === box.id).length >= playersNeeded(backbone, box),
   );
 
 function isOf(space: WiringSpace, backbone: Backbone, school: School, plugged: ReadonlyMap<string, Wire>): boolean {
@@ -126,7 +126,7 @@ function pointsOf(
   hubs: readonly Device[],
   settings: readonly SettingChoice[],
   plugs: readonly Wire[],
-): number {
+): Omit<Tried, "school"> | null {
   const players = space.players.map((player) => withSettings(player, settings));
   const effort = [
     takeOutEffort(space),
@@ -134,8 +134,11 @@ function pointsOf(
     ...backbone.boxes.map(boxEffort),
     ...[...backbone.wires, ...plugs].map((wire) => wireEffort(space.job, wire)),
   ].reduce(addEffort);
-  const { sound, picture, ease } = figuresOf(space, jobWith(space, hubs, [...backbone.wires, ...plugs], players), effort, 0);
-  return sound * weights.sound + picture * weights.picture + ease * weights.ease - effortPoints(effort, weights);
+  const wires = [...backbone.wires, ...plugs];
+  const solved = solve(jobWith(space, hubs, wires, players), "planned");
+  if (!leadsAreUsed(solved.rows, wires)) return null;
+  const { sound, picture, ease } = figuresOf(space, solved, effort, 0);
+  return { sound, points: sound * weights.sound + picture * weights.picture + ease * weights.ease - effortPoints(effort, weights) };
 }
 
 describe("the best plan", () => {
@@ -145,11 +148,13 @@ describe("the best plan", () => {
       fc.property(smallRooms, (small) => {
         const space = spaceOf(small);
         const weights = PRESETS[small.preset];
-        const best = new Map<School, number>();
-        for (const { school, points } of everyRoom(space, weights)) {
+        const all = new Map<School, Tried>();
+        for (const tried of everyRoom(space, weights)) {
           rooms += 1;
-          best.set(school, Math.max(points, best.get(school) ?? -Infinity));
+          if (tried.points > (all.get(tried.school)?.points ?? -Infinity) + 1e-6) all.set(tried.school, tried);
         }
+        const isHeard = [...all.values()].some(({ sound }) => sound > 0);
+        const best = new Map([...all].flatMap(([school, { points, sound }]) => (sound > 0 || !isHeard ? [[school, points] as const] : [])));
         const found = searchPlans(space, weights);
         expect(found).toMatchObject({ proven: true, gap: 0, schoolsProven: true });
         expect(found.plans[0]?.points).toBeCloseTo(Math.max(...best.values()), 6);
@@ -160,6 +165,6 @@ describe("the best plan", () => {
       }),
       { numRuns: 300, seed: 606 },
     );
-    expect(rooms).toBeGreaterThan(10_000);
+    expect(rooms).toBeGreaterThan(5000);
   }, 240_000);
 });

@@ -1,3 +1,4 @@
+import { solve } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { freeId, type Cable } from "@/core/job";
 import { bestAssignment } from "./assignment";
@@ -9,6 +10,7 @@ import {
   contentShare,
   effortPoints,
   figuresOf,
+  leadsAreUsed,
   NO_EFFORT,
   takeOutEffort,
   wireEffort,
@@ -20,7 +22,7 @@ import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import { groundsOf, optionsOf, type Ground, type Measure, type PlayerOption } from "./options";
 import { RowMemo } from "./row-memo";
 import { inputKinds } from "./sockets";
-import { allowsHub, hubOf, schoolsOn, SCHOOLS, type School } from "./schools";
+import { allowsHub, hubOf, isGatherer, schoolsOn, SCHOOLS, type School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
 import type { Weights } from "./weights";
 import type { Wire } from "./wires";
@@ -121,10 +123,12 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
       missed,
       look(waiting, (school) => best.get(school)?.points ?? -Infinity),
     );
-  const plans = [...best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
+  const all = [...best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
+  // A way by which nothing at all sounds is none, where another one is heard.
+  const plans = all.filter(({ figures }) => figures.sound > 0 || all.every((other) => other.figures.sound === 0));
   return {
     plans,
-    impossible: missed === -Infinity ? wanted.filter((school) => !best.has(school)) : [],
+    impossible: missed === -Infinity ? wanted.filter((school) => !plans.some((plan) => plan.school === school)) : [],
     proven: gap === 0,
     gap,
     schoolsProven: missed === -Infinity,
@@ -169,12 +173,8 @@ function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables
       return at === null || allowsHub(space, school, at);
     }),
   );
-  // A box into which no wire leads is there for players: one of them at least sits in it.
-  const empty = backbone.boxes.filter(
-    ({ device }) => inputKinds(device, []).length > 0 && !backbone.wires.some(({ cable }) => cable.to.device === device.id),
-  );
-  const used = empty.reduce<readonly Tables[]>(
-    (all, { device }) => all.flatMap((tables) => eachForced(tables, ({ kind }) => kind?.device === device.id)),
+  const used = backbone.boxes.reduce<readonly Tables[]>(
+    (all, { device }) => all.flatMap((tables) => sitIn(tables, device.id, playersNeeded(backbone, device))),
     [allowed],
   );
   const inSystem = (option: PlayerOption) => hub(option) === space.system.id;
@@ -189,6 +189,23 @@ function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables
   }[school];
   if (tables.length === 0) return used;
   return wished.reduce<readonly Tables[]>((all, there) => all.flatMap((one) => eachForced(one, there)), used);
+}
+
+/** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
+export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): number {
+  if (inputKinds(box, []).length === 0) return 0;
+  const wired = wires.filter(({ cable }) => cable.to.device === box.id).length;
+  return Math.max(0, (isGatherer(box) ? 2 : 1) - wired);
+}
+
+/** The tables once for each choice of so many players, who then sit in a device. */
+function sitIn(tables: Tables, device: string, count: number, from = 0): readonly Tables[] {
+  if (count === 0) return [tables];
+  return tables.flatMap((options, index) => {
+    if (index < from) return [];
+    const there = options.filter(({ kind }) => kind?.device === device);
+    return there.length ? sitIn(tables.with(index, there), device, count - 1, index + 1) : [];
+  });
 }
 
 /** The tables once for each player, with only those of its options that are wished; players that have none are left out. */
@@ -229,12 +246,12 @@ function climb(at: Climb, start: Tables): number {
     if (at.isLate() && best.size > 0) return node.bound;
     const plan = planOf(at.measure, at.ground, school, node.chosen);
     at.looked.rooms += 1;
-    if (plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
+    if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
       const isTop = [...best.values()].every(({ points }) => plan.points > points);
       best.set(school, plan);
       if (isTop) at.onBetter?.(plan);
     }
-    if (plan.points >= node.bound - ALIKE) return -Infinity;
+    if (plan && plan.points >= node.bound - ALIKE) return -Infinity;
     node.chosen.forEach((option, index) => {
       const tables = node.tables.map((options, player) =>
         player < index ? [node.chosen[player] ?? option] : player === index ? options.filter((other) => other !== option) : options,
@@ -272,8 +289,11 @@ function assign(tables: Tables): { readonly chosen: readonly PlayerOption[]; rea
 const kindKey = ({ device, ports }: { readonly device: string; readonly ports: readonly string[] }): string =>
   `${device} ${ports.join(" ")}`;
 
-/** The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. */
-function planOf({ space, weights }: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan {
+/**
+ * The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. Null where a
+ * lead would carry nothing.
+ */
+function planOf({ space, weights }: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null {
   const { backbone } = ground;
   const settings = [...ground.settings, ...chosen.flatMap((option) => option.settings)];
   const wires = [...backbone.wires, ...plugged(space, chosen)];
@@ -286,7 +306,9 @@ function planOf({ space, weights }: Measure, ground: Ground, school: School, cho
     ...chosen.map(({ wire }) => (wire ? wireEffort(space.job, wire) : NO_EFFORT)),
   ].reduce(addEffort);
   const count = [...backbone.hubs, ...space.players].reduce((sum, device) => sum + menusOf(device, settings), 0);
-  const figures = figuresOf(space, job, effort, count);
+  const solved = solve(job, "planned");
+  if (!leadsAreUsed(solved.rows, wires)) return null;
+  const figures = figuresOf(space, solved, effort, count);
   const points =
     figures.sound * weights.sound + figures.picture * weights.picture + figures.ease * weights.ease - effortPoints(effort, weights);
   const places = new Map(space.players.map((player, index) => [player.id, chosen[index]?.kind?.device ?? null]));

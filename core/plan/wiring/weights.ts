@@ -63,4 +63,4 @@ export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
 };
 
 /** Minutes on site, as an installer of some years reckons them; the sum is an estimate and says so. */
-export const MINUTES = { box: 15, cable: 8, pull: 25, plug: 2, setting: 1, takeOut: 1 } as const;
+export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, setting: 1, takeOut: 1 } as const;

@@ -1,0 +1,86 @@
+import { findArchetype } from "@/core/device";
+import {
+  boxesToPlan,
+  boxOfShelf,
+  PRESET_NAMES,
+  PRESETS,
+  readForbidden,
+  readPin,
+  searchPlans,
+  wiringSpace,
+  type Bond,
+  type Preset,
+} from "@/core/plan";
+import { plansReport } from "@/core/report";
+import { figureLines, givenUp, impossibleSchool, planIdea, planProof, SCHOOL_WORDS, shoppingWords } from "@/core/text";
+import { shoppingOf } from "@/core/plan";
+import type { Job } from "@/core/job";
+import type { ExitCode } from "./main";
+import { readJobFile } from "./read-job-file";
+import { UnusableInput } from "./unusable-input";
+
+export interface PlanCommandOptions {
+  readonly top?: string;
+  readonly preset: string;
+  readonly pin?: readonly string[];
+  readonly forbid?: readonly string[];
+  readonly van?: readonly string[];
+  readonly seconds: string;
+  readonly json?: boolean;
+}
+
+/** Prints the best plan of each school. Exit code 1 where no plan keeps to what is pinned and forbidden. */
+export async function planCommandLine(file: string, options: PlanCommandOptions): Promise<ExitCode> {
+  const job = await readJobFile(file);
+  const preset = PRESET_NAMES.find((name) => name === options.preset);
+  if (!preset) throw new UnusableInput(`--preset: expected one of ${PRESET_NAMES.join(", ")}.`);
+  const top = wholeNumber("--top", options.top ?? "4");
+  const bonds = [
+    ...(options.pin ?? []).map((text) => bondOf("--pin", text, readPin(job, text))),
+    ...(options.forbid ?? []).map((text) => bondOf("--forbid", text, readForbidden(job, text))),
+  ];
+  const space = wiringSpace(job, boxesOf(job, options.van), bonds);
+  if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
+  const found = searchPlans(space, PRESETS[preset], {
+    clock: () => performance.now(),
+    mostMs: wholeNumber("--seconds", options.seconds) * 1000,
+  });
+  if (options.json) process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, top) })}\n`);
+  else print(space.system.id, preset, job, found, top);
+  return found.plans.length ? 0 : 1;
+}
+
+/** The boxes that were named; else whatever the brief lets one buy. */
+function boxesOf(job: Job, van: readonly string[] | undefined) {
+  if (!van) return boxesToPlan(job);
+  return van.map((archetype) => {
+    const box = findArchetype(archetype) ? boxOfShelf(job, archetype, null, "van") : null;
+    if (!box) throw new UnusableInput(`--van: there is no box “${archetype}” on the shelf.`);
+    return box;
+  });
+}
+
+function bondOf(option: string, text: string, bond: Bond | null): Bond {
+  if (!bond) throw new UnusableInput(`${option}: “${text}” names nothing in this job; for instance console:bar, or box:splitter-1x2.`);
+  return bond;
+}
+
+function wholeNumber(option: string, text: string): number {
+  const value = Number(text);
+  if (!Number.isInteger(value) || value < 1) throw new UnusableInput(`${option}: expected a whole number from 1.`);
+  return value;
+}
+
+function print(system: string, preset: Preset, job: Job, found: ReturnType<typeof searchPlans>, top: number): void {
+  const lines = found.plans
+    .slice(0, top)
+    .flatMap((plan, index) => [
+      `${index + 1}. ${SCHOOL_WORDS[plan.school]}, ${plan.points.toFixed(1)} points`,
+      `   ${planIdea(plan, system)}`,
+      ...figureLines(plan).map((line) => `   - ${line}`),
+      ...shoppingOf(plan).map((line) => `   + ${shoppingWords(line)}`),
+      ...givenUp(plan).map(({ words }) => `   ! ${words}`),
+    ]);
+  const impossible = found.impossible.map((school) => `Not here: ${impossibleSchool(job, school, system)}`);
+  process.stdout.write(`${[...lines, planProof(found), ...impossible].join("\n")}\n`);
+}

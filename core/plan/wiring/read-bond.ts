@@ -1,0 +1,22 @@
+import { findArchetype } from "@/core/device";
+import { findDevice, findPort, type Job } from "@/core/job";
+import { SCHOOLS } from "./schools";
+import type { Bond } from "./space";
+
+/** Reads `console:bar` or `console:bar.hdmi-in`: a player that belongs into a device or one socket of it. Null where the job has none such. */
+export function readPin(job: Job, text: string): Bond | null {
+  const [player = "", place = ""] = text.split(":");
+  const [hub = "", port] = place.split(".");
+  if (!findDevice(job, player) || !findDevice(job, hub)) return null;
+  if (port !== undefined && !findPort(job, { device: hub, port })) return null;
+  return { bond: "pin", player, hub, port: port ?? null };
+}
+
+/** Reads `console:television`, `box:ARCHETYPE`, `school:SCHOOL` or `new-cables`. Null where there is nothing by that name. */
+export function readForbidden(job: Job, text: string): Bond | null {
+  if (text === "new-cables") return { bond: "forbid-new-cables" };
+  const [what = "", name = ""] = text.split(":");
+  if (what === "box") return findArchetype(name)?.role === "box" ? { bond: "forbid-box", archetype: name } : null;
+  if (what === "school") return SCHOOLS.some((school) => school === name) ? { bond: "forbid-school", school: name } : null;
+  return findDevice(job, what) && findDevice(job, name) ? { bond: "forbid-place", player: what, hub: name } : null;
+}

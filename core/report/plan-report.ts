@@ -1,0 +1,47 @@
+import { arrivalsOf } from "@/core/chain";
+import { planCommand, scheduleOf, settingsSheetOf, shoppingOf, type PlanSearch, type WiringPlan, type WiringSpace } from "@/core/plan";
+import { figureLines, givenUp, impossibleSchool, planIdea, planProof, SCHOOL_WORDS, shoppingWords, socketName } from "@/core/text";
+
+/** The machine form of plans: the outside contract of `octachord plan --json` and of the plans over HTTP. */
+export function plansReport(space: WiringSpace, found: PlanSearch, top = found.plans.length) {
+  const { job, system } = space;
+  const [best] = found.plans;
+  return {
+    plans: found.plans.slice(0, top).map((plan, index) => ({
+      ...planReport(space, plan),
+      proven: index === 0 ? found.proven : found.schoolsProven,
+      gap: index === 0 ? rounded(found.gap) : 0,
+      behind: best ? rounded(best.points - plan.points) : 0,
+    })),
+    proven: found.proven,
+    gap: rounded(found.gap),
+    words: planProof(found),
+    impossible: found.impossible.map((school) => ({ school, words: impossibleSchool(job, school, system.id) })),
+    looked: found.looked,
+  };
+}
+
+function planReport({ job, system }: WiringSpace, plan: WiringPlan) {
+  const { school, points, figures, boxes, settings } = plan;
+  return {
+    school,
+    name: SCHOOL_WORDS[school],
+    score: rounded(points),
+    figures: { ...figures, sound: rounded(figures.sound), picture: rounded(figures.picture), ease: rounded(figures.ease) },
+    boxes: boxes.map(({ device, price, isThere }) => ({ device: device.id, archetype: device.archetype, price, isThere })),
+    cables: scheduleOf(job, plan).map(({ cable, work, run }) => ({
+      ...cable,
+      work,
+      run,
+      ends: { from: socketName(plan.job, cable.from), to: socketName(plan.job, cable.to) },
+    })),
+    settings: settings.map(({ device, key, value }) => ({ device, setting: key, value })),
+    menus: settingsSheetOf(job, plan),
+    shopping: shoppingOf(plan).map((line) => ({ ...line, words: shoppingWords(line) })),
+    arrivals: arrivalsOf(plan.job).map(({ id, player, verdict, arrives, screen }) => ({ id, player, verdict, arrives, screen })),
+    why: { idea: planIdea(plan, system.id), figures: figureLines(plan), givenUp: givenUp(plan).map(({ words }) => words) },
+    command: planCommand(job, plan),
+  };
+}
+
+const rounded = (value: number): number => Number(value.toFixed(4));

@@ -1,0 +1,108 @@
+import type { Arrival } from "@/core/chain";
+import { arrivalsOf } from "@/core/chain";
+import { cableClassFact } from "@/core/facts";
+import type { Job } from "@/core/job";
+import type { PlanSearch, Preset, School, ShoppingLine, WiringPlan } from "@/core/plan";
+import { formatMetres } from "@/core/units";
+import { deviceName, listed, plural, socketName, upperFirst } from "./names";
+import { reasonSentence } from "./reason-words";
+import { rowWords, streamWords } from "./sound-words";
+
+export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
+  "screen-hub": "Everything into the screen",
+  "sound-hub": "Everything into the sound system",
+  mixed: "Some into each",
+  split: "Split before the screen",
+  "side-cable": "Sound by a lead of its own",
+  adapter: "Return through an adapter",
+};
+
+export const PRESET_WORDS: Readonly<Record<Preset, string>> = {
+  "easiest-to-use": "Easiest to use",
+  "best-sound": "Best sound",
+  "least-spending": "Least spending",
+  "least-drilling": "Least drilling",
+};
+
+/** The idea of a plan in two sentences: where the players go, and how the sound comes to the sound system. */
+export function planIdea(plan: WiringPlan, system: string): string {
+  const { job, places } = plan;
+  const hubs = new Map<string, string[]>();
+  const without: string[] = [];
+  for (const [player, hub] of places) {
+    if (hub === null) without.push(deviceName(job, player));
+    else hubs.set(hub, [...(hubs.get(hub) ?? []), deviceName(job, player)]);
+  }
+  const into = [...hubs].map(([hub, players]) => `${listed(players)} into ${deviceName(job, hub)}`);
+  const first = into.length ? `${upperFirst(listed(into))}.` : "No player is plugged in.";
+  const left = without.length ? ` ${listed(without)} ${without.length === 1 ? "stays" : "stay"} unplugged.` : "";
+  return `${first}${left} ${joinSentence(plan, system)}`;
+}
+
+/** How the sound system hangs on the rest. */
+function joinSentence({ job, wires }: WiringPlan, system: string): string {
+  const cables = wires.map(({ cable }) => cable);
+  const back = cables.find(({ from }) => from.device === system);
+  const lead = cables.find(({ to, class: kind }) => to.device === system && cableClassFact(kind).ends[0] !== "hdmi");
+  const parts = [
+    ...(back ? [`${deviceName(job, system)} hangs on ${socketName(job, back.to)}`] : []),
+    ...(lead ? [`the sound comes to it from ${socketName(job, lead.from)} by ${cableClassFact(lead.class).name}`] : []),
+  ];
+  return parts.length ? `${upperFirst(listed(parts))}.` : `Nothing comes back to ${deviceName(job, system)} from the screen.`;
+}
+
+/** What a plan gives up: each row that is not whole, with the reason that binds it. */
+export function givenUp(plan: WiringPlan): readonly { readonly arrival: Arrival; readonly words: string }[] {
+  return arrivalsOf(plan.job).flatMap((arrival) => {
+    if (arrival.verdict === "full") return [];
+    const reason = arrival.losses.find(({ scope }) => scope === "path")?.reason;
+    const what = `${deviceName(plan.job, arrival.player)}, ${rowWords(arrival)}`;
+    const gets = arrival.arrives ? `${streamWords(arrival.arrives)} arrives` : "nothing arrives";
+    return [{ arrival, words: `${what}: ${gets}.${reason ? ` ${reasonSentence(plan.job, reason)}` : ""}` }];
+  });
+}
+
+/** Figures of a plan as short lines: what it gives, then what it asks. */
+export function figureLines({ figures }: WiringPlan): readonly string[] {
+  const { whole, reduced, without, money, unpriced, newCables, pulls, minutes, menus, remotes, steps, onControl } = figures;
+  return [
+    [`${plural(whole, "row")} whole`, ...(reduced ? [`${reduced} reduced`] : []), ...(without ? [`${without} without sound`] : [])].join(
+      ", ",
+    ),
+    `${plural(remotes, "remote")} for an act at most, ${steps ? `${plural(steps, "key")} left to press` : "no key left to press"}`,
+    money || unpriced
+      ? `${money ? `${money} to spend` : "price not known"}${money && unpriced ? `, and ${plural(unpriced, "part")} not priced` : ""}`
+      : "no box to buy",
+    `${plural(newCables, "new cable")}${pulls ? `, ${pulls} of them from room to room` : ""}`,
+    `about ${Math.max(0, Math.round(minutes))}\u2009min of wiring, ${plural(menus, "menu")} to visit`,
+    ...(onControl ? [`the sound of ${plural(onControl, "player")} hangs on HDMI control`] : []),
+  ];
+}
+
+/** How sure it is that nothing beats the first plan. */
+export function planProof({ proven, gap, looked, plans }: PlanSearch): string {
+  if (plans.length === 0) return "No plan keeps to all that is pinned and forbidden.";
+  return proven
+    ? "Proven best for these weights: no other way of wiring this room has more points."
+    : `Not proven: after ${plural(looked.rooms, "room")} a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
+}
+
+/** Why a school has no plan in this room. */
+export function impossibleSchool(job: Job, school: School, system: string): string {
+  const name = deviceName(job, system);
+  const reasons: Readonly<Record<School, string>> = {
+    "screen-hub": `no screen of this room has a socket for a player and a way back to ${name}`,
+    "sound-hub": `${name} has no HDMI input that a player could sit in`,
+    mixed: "one device alone has sockets for players, or there are fewer than two players",
+    split: "no box at hand takes the sound off before the screen",
+    "side-cable": `no screen has an output for sound that ${name} or a converter takes and on which its sound comes`,
+    adapter: `no box at hand takes a return channel and hands it to ${name}`,
+  };
+  return `${SCHOOL_WORDS[school]}: ${reasons[school]}.`;
+}
+
+/** A line of the shopping list. */
+export const shoppingWords = (line: ShoppingLine): string =>
+  line.kind === "box"
+    ? `1 × ${line.name}${line.price === null ? ", price not known" : `, ${line.price}`}${line.supply === "van" ? ", from the van" : ""}`
+    : `${line.count} × ${cableClassFact(line.class).name}, ${formatMetres(line.lengthM)}`;
