@@ -206,3 +206,47 @@ describe("octachord cec", () => {
     expect(conflicts).toEqual([]);
   });
 });
+
+describe("plans", () => {
+  test("as sentences: the best of each school, what is missing for it, how sure that is, and what this room does not allow", () => {
+    const { status, stdout } = octachord(["plan", demo("attic-screen"), "--van", "earc-extractor-mixed"]);
+    expect(status).toBe(0);
+    expect(stdout).toMatch(
+      /^1\. Everything into the sound system, 100\.0 points\n {3}Streamer into Bar\. Bar hangs on Projector “HDMI 1”\.\n/,
+    );
+    expect(stdout).toContain("Proven best for these weights");
+    expect(stdout).toMatch(/Not here: Everything into the screen: .*\./);
+  });
+
+  test("as JSON: plans with school, score, figures, cables, settings, arrivals and why", () => {
+    const { status, stdout } = octachord([
+      "plan",
+      demo("attic-screen"),
+      "--van",
+      "switch-3x1",
+      "--top",
+      "1",
+      "--preset",
+      "easiest-to-use",
+      "--json",
+    ]);
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout) as { plans: Record<string, unknown>[]; preset: string };
+    expect(report).toMatchObject({ preset: "easiest-to-use", proven: true, gap: 0 });
+    expect(report.plans).toHaveLength(1);
+    expect(Object.keys(report.plans[0] ?? {})).toEqual(
+      expect.arrayContaining(["school", "score", "figures", "proven", "gap", "cables", "settings", "arrivals", "why", "command"]),
+    );
+  });
+
+  test.each([
+    ["a preset that is none", ["--preset", "cheapest"], /^octachord: --preset: expected one of /],
+    ["a pin of nobody", ["--pin", "nobody:bar"], /^octachord: --pin: “nobody:bar” names nothing in this job/],
+    ["a box that is none", ["--van", "console-mat"], /^octachord: --van: there is no box “console-mat” on the shelf\.\n$/],
+    ["no count", ["--top", "many"], /^octachord: --top: expected a whole number from 1\.\n$/],
+  ])("2: %s", (_what, args, line) => {
+    const { status, stdout, stderr } = octachord(["plan", demo("attic-screen"), ...args]);
+    expect({ status, stdout }).toEqual({ status: 2, stdout: "" });
+    expect(stderr).toMatch(line);
+  });
+});

@@ -11,6 +11,7 @@ export const PLACES = [
   {
     phase: jobWords.design,
     places: [
+      { path: "plans", name: jobWords.plans, key: "5" },
       { path: "patch", name: jobWords.patch, key: "2" },
       { path: "arrivals", name: jobWords.arrivals, key: "3" },
       { path: "control", name: jobWords.control, key: "4" },

@@ -1,2 +1,2 @@
 export { StockPlace } from "./stock-place";
-export { useStock } from "./use-stock";
+export { useStock, type Stock } from "./use-stock";

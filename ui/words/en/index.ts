@@ -9,6 +9,7 @@ export { jobWords } from "./job";
 export { kitWords } from "./kit";
 export { pagesWords } from "./pages";
 export { patchWords } from "./patch";
+export { plansWords } from "./plans";
 export { preferencesWords } from "./preferences";
 export { settingsWords } from "./settings";
 export { shelfWords } from "./shelf";

@@ -41,6 +41,7 @@ export const jobWords = {
   design: "Design",
   patch: "Patch",
   arrivals: "Arrivals",
+  plans: "Plans",
   control: "Control",
   saved: (figure: string) => `saved ${figure}`,
   saving: "saving …",

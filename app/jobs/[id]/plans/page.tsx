@@ -1,0 +1,5 @@
+import { PlansPlace } from "@/ui/plans";
+
+export default function Page() {
+  return <PlansPlace />;
+}

@@ -1,0 +1,1 @@
+export { PlansPlace } from "./plans-place";

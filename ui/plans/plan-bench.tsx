@@ -1,0 +1,98 @@
+"use client";
+
+import { useMemo } from "react";
+import { arrivalsOf, type Arrival } from "@/core/chain";
+import type { WiringPlan } from "@/core/plan";
+import { arrivalSentence, deviceName, rowWords, SCHOOL_WORDS } from "@/core/text";
+import { CordThumbnail, VerdictShape } from "@/ui/kit";
+import { plansWords } from "@/ui/words";
+import styles from "./plans.module.css";
+
+interface PlanBenchProps {
+  readonly plans: readonly WiringPlan[];
+  readonly chosen: number;
+  readonly onChoose: (index: number) => void;
+}
+
+/** Two to four plans side by side: their figures as differences from the first, their scores with only what differs in ink. */
+export function PlanBench({ plans, chosen, onChoose }: PlanBenchProps) {
+  const boards = useMemo(() => plans.map(({ job }) => arrivalsOf(job)), [plans]);
+  const rows = rowsOf(boards);
+  const [first] = plans;
+  if (!first) return null;
+  return (
+    <table className={styles.bench}>
+      <thead>
+        <tr>
+          <td />
+          {plans.map((plan, index) => (
+            <th key={plan.school} scope="col" className={index === chosen ? styles.chosen : undefined}>
+              <button type="button" aria-pressed={index === chosen} data-school={plan.school} onClick={() => onChoose(index)}>
+                <b>{SCHOOL_WORDS[plan.school]}</b>
+                <span>{index === 0 ? plansWords.points(plan.points) : plansWords.behind(first.points - plan.points)}</span>
+              </button>
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {FIGURES.map(({ name, of, say }) => (
+          <tr key={name} className={styles.figure}>
+            <th scope="row">{name}</th>
+            {plans.map((plan, index) => (
+              <td key={plan.school} className={index > 0 && of(plan) === of(first) ? styles.alike : undefined}>
+                {say(of(plan))}
+              </td>
+            ))}
+          </tr>
+        ))}
+        {rows.map(({ key, row, isAlike }) => (
+          <tr key={key}>
+            <th scope="row" className={isAlike ? styles.alike : undefined}>
+              <b dir="auto">{deviceName(first.job, row.player)}</b> <span>{rowWords(row)}</span>
+            </th>
+            {plans.map((plan, index) => {
+              const arrival = boards[index]?.find(({ id }) => id === key);
+              return (
+                <td key={plan.school} className={isAlike ? styles.alike : undefined}>
+                  {arrival ? (
+                    <span className={styles.cell}>
+                      <CordThumbnail arrival={arrival} label={arrivalSentence(plan.job, arrival)} width={104} height={28} />
+                      <VerdictShape verdict={arrival.verdict} />
+                    </span>
+                  ) : (
+                    plansWords.noRow
+                  )}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const percent = (value: number): string => `${value}\u2009%`;
+
+/** Figures that are compared, each with its unit. */
+const FIGURES: readonly { readonly name: string; readonly of: (plan: WiringPlan) => number; readonly say: (value: number) => string }[] = [
+  { name: plansWords.ease, of: ({ figures }) => Math.round(figures.ease * 100), say: percent },
+  { name: plansWords.picture, of: ({ figures }) => Math.round(figures.picture * 100), say: percent },
+  { name: plansWords.keysLeft, of: ({ figures }) => figures.steps, say: String },
+  { name: plansWords.work, of: ({ figures }) => Math.max(0, Math.round(figures.minutes)), say: plansWords.minutes },
+  { name: plansWords.newCables, of: ({ figures }) => figures.newCables, say: String },
+  { name: plansWords.boxes, of: ({ boxes }) => boxes.filter(({ isThere }) => !isThere).length, say: String },
+];
+
+/** Every row of any board, with whether all plans give it alike; those that differ first. */
+function rowsOf(boards: readonly (readonly Arrival[])[]) {
+  const ids = [...new Set(boards.flatMap((board) => board.map(({ id }) => id)))];
+  const all = ids.flatMap((key) => {
+    const found = boards.map((board) => board.find(({ id }) => id === key));
+    const row = found.find((one) => one !== undefined);
+    const words = found.map((one) => one && `${one.verdict} ${one.arrives?.coding} ${one.arrives?.channels} ${one.arrives?.objects}`);
+    return row ? [{ key, row, isAlike: words.every((one) => one === words[0]) }] : [];
+  });
+  return [...all.filter(({ isAlike }) => !isAlike), ...all.filter(({ isAlike }) => isAlike)];
+}

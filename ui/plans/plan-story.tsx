@@ -1,0 +1,84 @@
+"use client";
+
+import { Button } from "antd";
+import { Download } from "lucide-react";
+import { planTables } from "@/core/report";
+import { scheduleOf, settingsSheetOf, shoppingOf, type WiringPlan } from "@/core/plan";
+import {
+  cableClassName,
+  deviceName,
+  fileStem,
+  figureLines,
+  givenUp,
+  planIdea,
+  settingSentence,
+  shoppingWords,
+  socketName,
+} from "@/core/text";
+import { useJob } from "@/ui/job";
+import { saveFile } from "@/ui/kit";
+import { plansWords } from "@/ui/words";
+import styles from "./plans.module.css";
+
+/** A plan told: its idea, its figures, what it gives up and why, what is missing for it, and the lists that follow from it. */
+export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system: string; onApply: () => void }) {
+  const job = useJob((state) => state.job);
+  const lost = givenUp(plan);
+  const shopping = shoppingOf(plan);
+  const schedule = scheduleOf(job, plan).filter(({ work }) => work !== "stays");
+  const menus = settingsSheetOf(job, plan);
+  return (
+    <div className={styles.story}>
+      <p className={styles.idea}>{planIdea(plan, system)}</p>
+      <Button type="primary" onClick={onApply}>
+        {plansWords.apply}
+      </Button>
+      <ul className={styles.quiet}>
+        {figureLines(plan).map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      <Part title={plansWords.givenUp} lines={lost.map(({ words }) => words)} none={plansWords.nothingGivenUp} />
+      <Part title={plansWords.missing} lines={shopping.map(shoppingWords)} none={plansWords.nothingMissing} />
+      <Part
+        title={plansWords.toDo}
+        lines={schedule.map(({ cable, work }) =>
+          plansWords.lay(work === "new", cableClassName(cable.class), socketName(plan.job, cable.from), socketName(plan.job, cable.to)),
+        )}
+        none={plansWords.nothingToDo}
+      />
+      <Part
+        title={plansWords.menus}
+        lines={menus.flatMap(({ device, rows }) =>
+          rows.map(({ key, value }) => `${deviceName(plan.job, device)}: ${settingSentence(key, value)}`),
+        )}
+        none={plansWords.noMenus}
+      />
+      <Button
+        size="small"
+        icon={<Download size={14} aria-hidden />}
+        onClick={() => saveFile(`${fileStem(job.name)}-plan.csv`, "text/csv;charset=utf-8", planTables(job, plan))}
+      >
+        {plansWords.saveLists}
+      </Button>
+      {shopping.some(({ kind }) => kind === "box") ? <p className={styles.caution}>{plansWords.mainsCaution}</p> : null}
+    </div>
+  );
+}
+
+function Part({ title, lines, none }: { title: string; lines: readonly string[]; none: string }) {
+  return (
+    <section>
+      <h3>{title}</h3>
+      {lines.length ? (
+        <ul>
+          {lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      ) : (
+        <p className={styles.quiet}>{none}</p>
+      )}
+    </section>
+  );
+}
