@@ -10,6 +10,7 @@ import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bigJob } from "./big-job";
 import { benchControl } from "./control";
 import { benchDocket } from "./docket";
+import { benchAssignment, benchPlans } from "./plan";
 
 /** The median time of one call in milliseconds, after a warm-up. */
 function timed(call: () => unknown, rounds = 200): number {
@@ -72,6 +73,11 @@ if (edid) {
     `Reading a capability block of ${bytes.length} bytes: ${timed(() => readEdid(bytes), 1000).toFixed(3)} ms (aim: under 0.2 ms)`,
   );
 }
+console.log("Plans of a room with two screens and eight boxes at hand (aim for 12 players: first plan under 30 ms, proven under 300 ms)");
+console.table(benchPlans());
+console.log("Players to sockets, beside an independent solver in the same run (aim: faster at every size)");
+console.table(await benchAssignment(timed));
+
 console.log("The control bus (aim: an act in a room of 12 devices under 50 ms, all acts under 500 ms, 20,000 frames under 1 s)");
 console.table(benchControl(timed));
 

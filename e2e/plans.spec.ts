@@ -15,10 +15,13 @@ test("plans stand side by side, proven; one is planned by one edit and taken bac
   await story.getByRole("button", { name: "Plan it so" }).click();
   await expectSaved(page);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await mixed.click();
+  await expect(story.getByText("All cables stay as they lie.")).toBeVisible();
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expectSaved(page);
-  await page.getByRole("link", { name: "Arrivals" }).click();
-  await expect(page.getByText(/7 of 7 rows/)).toBeVisible();
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await mixed.click();
+  await expect(story.getByText(/Lay Ultra High Speed HDMI: Set-top box/)).toBeVisible();
 });
 
 test("a player is pinned, and planned anew at once; what cannot be is told with its reason", async ({ page, request }) => {

@@ -52,7 +52,7 @@ export function PlanBench({ plans, chosen, onChoose }: PlanBenchProps) {
               <b dir="auto">{deviceName(first.job, row.player)}</b> <span>{rowWords(row)}</span>
             </th>
             {plans.map((plan, index) => {
-              const arrival = boards[index]?.find(({ id }) => id === key);
+              const arrival = cellOf(boards[index] ?? [], row);
               return (
                 <td key={plan.school} className={isAlike ? styles.alike : undefined}>
                   {arrival ? (
@@ -85,14 +85,26 @@ const FIGURES: readonly { readonly name: string; readonly of: (plan: WiringPlan)
   { name: plansWords.boxes, of: ({ boxes }) => boxes.filter(({ isThere }) => !isThere).length, say: String },
 ];
 
-/** Every row of any board, with whether all plans give it alike; those that differ first. */
+const contentOf = ({ player, source, content }: Arrival): string => `${player}/${source}/${content.id}`;
+
+/** What a board gives of a content on the screen of a row; undefined where it does not come to that screen. */
+function cellOf(board: readonly Arrival[], row: Arrival): Arrival | undefined {
+  const same = board.filter((one) => contentOf(one) === contentOf(row));
+  return same.find(({ screen }) => screen === row.screen) ?? same.find(({ screen }) => screen === null);
+}
+
+/** Every content on every screen that any plan brings it to, with whether all plans give it alike; those that differ first. */
 function rowsOf(boards: readonly (readonly Arrival[])[]) {
-  const ids = [...new Set(boards.flatMap((board) => board.map(({ id }) => id)))];
-  const all = ids.flatMap((key) => {
-    const found = boards.map((board) => board.find(({ id }) => id === key));
-    const row = found.find((one) => one !== undefined);
-    const words = found.map((one) => one && `${one.verdict} ${one.arrives?.coding} ${one.arrives?.channels} ${one.arrives?.objects}`);
-    return row ? [{ key, row, isAlike: words.every((one) => one === words[0]) }] : [];
+  const keyOf = (row: Arrival) => `${contentOf(row)}/${row.screen ?? ""}`;
+  const shown = (row: Arrival) => row.screen !== null || boards.every((board) => cellOf(board, row)?.screen === null);
+  const rows = new Map<string, Arrival>();
+  for (const row of boards.flatMap((board) => board.filter(shown))) if (!rows.has(keyOf(row))) rows.set(keyOf(row), row);
+  const all = [...rows].map(([key, row]) => {
+    const words = boards.map((board) => {
+      const one = cellOf(board, row);
+      return one ? `${one.verdict} ${one.arrives?.coding} ${one.arrives?.channels} ${one.arrives?.objects}` : "";
+    });
+    return { key, row, isAlike: boards.length > 1 && words.every((one) => one === words[0]) };
   });
   return [...all.filter(({ isAlike }) => !isAlike), ...all.filter(({ isAlike }) => isAlike)];
 }

@@ -1,3 +1,4 @@
+export { bestAssignment, type Assignment, type WorthTable } from "./assignment";
 export { boxesToPlan, boxOfShelf } from "./boxes-to-plan";
 export type { PlanFigures } from "./figures";
 export { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type ScheduleLine, type ShoppingLine } from "./lists";
