@@ -250,3 +250,21 @@ describe("plans", () => {
     expect(stderr).toMatch(line);
   });
 });
+
+test("wishes that cannot all be had: exit 1, and the smallest set of them", () => {
+  const { status, stdout } = octachord([
+    "plan",
+    demo("flat-4b"),
+    "--van",
+    "extractor",
+    "--must",
+    "sounds:television",
+    "keep:bar",
+    "keep:television",
+    "--json",
+  ]);
+  expect(status).toBe(1);
+  const { plans, conflict } = JSON.parse(stdout) as { plans: unknown[]; conflict: { must: string; device: string; words: string }[] };
+  expect(plans).toEqual([]);
+  expect(conflict.map(({ must, device }) => `${must}:${device}`).toSorted()).toEqual(["keep:bar", "keep:television", "sounds:television"]);
+});

@@ -5,14 +5,25 @@ import {
   PRESET_NAMES,
   PRESETS,
   readForbidden,
+  readMust,
   readPin,
   searchPlans,
+  smallestConflict,
   wiringSpace,
-  type Bond,
   type Preset,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
-import { figureLines, givenUp, impossibleSchool, planIdea, planProof, SCHOOL_WORDS, shoppingWords } from "@/core/text";
+import {
+  conflictOfWishes,
+  figureLines,
+  givenUp,
+  impossibleSchool,
+  mustWords,
+  planIdea,
+  planProof,
+  SCHOOL_WORDS,
+  shoppingWords,
+} from "@/core/text";
 import { shoppingOf } from "@/core/plan";
 import type { Job } from "@/core/job";
 import type { ExitCode } from "./main";
@@ -24,6 +35,7 @@ export interface PlanCommandOptions {
   readonly preset: string;
   readonly pin?: readonly string[];
   readonly forbid?: readonly string[];
+  readonly must?: readonly string[];
   readonly van?: readonly string[];
   readonly seconds: string;
   readonly json?: boolean;
@@ -36,16 +48,25 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   if (!preset) throw new UnusableInput(`--preset: expected one of ${PRESET_NAMES.join(", ")}.`);
   const top = wholeNumber("--top", options.top ?? "4");
   const bonds = [
-    ...(options.pin ?? []).map((text) => bondOf("--pin", text, readPin(job, text))),
-    ...(options.forbid ?? []).map((text) => bondOf("--forbid", text, readForbidden(job, text))),
+    ...(options.pin ?? []).map((text) => named("--pin", text, readPin(job, text))),
+    ...(options.forbid ?? []).map((text) => named("--forbid", text, readForbidden(job, text))),
   ];
-  const space = wiringSpace(job, boxesOf(job, options.van), bonds);
+  const musts = [
+    ...(options.must ?? []).map((text) => named("--must", text, readMust(job, text))),
+    ...job.brief.mustStay.map((device) => ({ must: "keep", device }) as const),
+  ];
+  const boxes = boxesOf(job, options.van);
+  const space = wiringSpace(job, boxes, bonds, musts);
   if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
   const found = searchPlans(space, PRESETS[preset], {
     clock: () => performance.now(),
     mostMs: wholeNumber("--seconds", options.seconds) * 1000,
   });
-  if (options.json) process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, top) })}\n`);
+  const conflict = found.plans.length === 0 && options.must?.length ? smallestConflict({ job, boxes, bonds, musts }) : null;
+  if (options.json) {
+    const wishes = conflict?.map((one) => ({ ...one, words: mustWords(job, one) }));
+    process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, top), ...(wishes ? { conflict: wishes } : {}) })}\n`);
+  } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
   else print(space.system.id, preset, job, found, top);
   return found.plans.length ? 0 : 1;
 }
@@ -60,9 +81,9 @@ function boxesOf(job: Job, van: readonly string[] | undefined) {
   });
 }
 
-function bondOf(option: string, text: string, bond: Bond | null): Bond {
-  if (!bond) throw new UnusableInput(`${option}: “${text}” names nothing in this job; for instance console:bar, or box:splitter-1x2.`);
-  return bond;
+function named<What>(option: string, text: string, what: What | null): What {
+  if (!what) throw new UnusableInput(`${option}: “${text}” names nothing in this job; for instance console:bar, or box:splitter-1x2.`);
+  return what;
 }
 
 function wholeNumber(option: string, text: string): number {

@@ -63,4 +63,15 @@ export {
 } from "./control-words";
 export { cureLimits, cureWords } from "./cure-words";
 export { INFRARED_WORDS, QUIRK_WORDS } from "./quirk-words";
-export { figureLines, givenUp, impossibleSchool, planIdea, planProof, PRESET_WORDS, SCHOOL_WORDS, shoppingWords } from "./plan-words";
+export {
+  conflictOfWishes,
+  figureLines,
+  givenUp,
+  impossibleSchool,
+  mustWords,
+  planIdea,
+  planProof,
+  PRESET_WORDS,
+  SCHOOL_WORDS,
+  shoppingWords,
+} from "./plan-words";

@@ -2,7 +2,7 @@ import type { Arrival } from "@/core/chain";
 import { arrivalsOf } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
-import type { PlanSearch, Preset, School, ShoppingLine, WiringPlan } from "@/core/plan";
+import type { Must, PlanSearch, Preset, School, ShoppingLine, WiringPlan } from "@/core/plan";
 import { formatMetres } from "@/core/units";
 import { deviceName, listed, plural, socketName, upperFirst } from "./names";
 import { reasonSentence } from "./reason-words";
@@ -80,12 +80,35 @@ export function figureLines({ figures }: WiringPlan): readonly string[] {
 }
 
 /** How sure it is that nothing beats the first plan. */
-export function planProof({ proven, gap, looked, plans }: PlanSearch): string {
-  if (plans.length === 0) return "No plan keeps to all that is pinned and forbidden.";
+export function planProof({ proven, gap, looked, plans, schoolsProven }: PlanSearch): string {
+  if (plans.length === 0) return "No plan keeps to all that is wished, pinned and forbidden.";
+  const others =
+    schoolsProven || plans.length < 2 ? "" : " Of the others not every way was looked at: each may have a better one of its kind.";
   return proven
-    ? "Proven best for these weights: no other way of wiring this room has more points."
+    ? `Proven best for these weights: no other way of wiring this room has more points.${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
 }
+
+/** A wish that a plan must fulfil. */
+export function mustWords(job: Job, { must, device }: Must): string {
+  const name = deviceName(job, device);
+  switch (must) {
+    case "sounds":
+      return `everything of ${name} is heard from the sound system`;
+    case "whole":
+      return `everything of ${name} arrives whole`;
+    case "picture":
+      return `the picture of ${name} loses nothing`;
+    case "keep":
+      return `${name} is kept`;
+  }
+}
+
+/** Wishes that cannot all be had. */
+export const conflictOfWishes = (job: Job, musts: readonly Must[]): string =>
+  musts.length === 1
+    ? `This cannot be had in this room: ${musts.map((one) => mustWords(job, one)).join("")}.`
+    : `These wishes cannot all be had; without any one of them the others can: ${musts.map((one) => mustWords(job, one)).join("; ")}.`;
 
 /** Why a school has no plan in this room. */
 export function impossibleSchool(job: Job, school: School, system: string): string {

@@ -1,11 +1,14 @@
 export { bestAssignment, type Assignment, type WorthTable } from "./assignment";
+export { smallestConflict, type Wished } from "./conflict";
+export { readMust, type Must } from "./musts";
 export { boxesToPlan, boxOfShelf } from "./boxes-to-plan";
 export type { PlanFigures } from "./figures";
 export { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type ScheduleLine, type ShoppingLine } from "./lists";
 export { planCommand } from "./plan-command";
 export { readForbidden, readPin } from "./read-bond";
 export { SCHOOLS, type School } from "./schools";
-export { searchPlans, type PlanOptions, type PlanSearch, type WiringPlan } from "./search";
+export type { WiringPlan } from "./make-plan";
+export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 export { wiringSpace, type Bond, type BoxAtHand, type WiringSpace } from "./space";
 export { PRESETS, PRESET_NAMES, type Preset, type Weights } from "./weights";
 export { whyNot, type WhyNot } from "./why-not";

@@ -1,6 +1,6 @@
 import type { CableClass } from "@/core/facts";
 import { findDevice, runBetween, type Cable, type Job } from "@/core/job";
-import type { WiringPlan } from "./search";
+import type { WiringPlan } from "./make-plan";
 
 /** Lengths in which leads are sold, in metres. */
 export const STOCK_LENGTHS = [0.5, 1, 1.5, 2, 3, 5, 7.5, 10, 15, 20, 30, 50] as const;

@@ -19,6 +19,7 @@ import {
   type Effort,
 } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
+import { fulfils } from "./musts";
 import type { RowMemo } from "./row-memo";
 import { inputKinds, type SocketKind } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
@@ -62,7 +63,7 @@ export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Gen
     const job = jobWith(space, hubs, backbone.wires);
     const solved = before ? solveAgain(before, job) : solve(job, "planned");
     before = solved;
-    if (!leadsCarry(space, backbone, solved)) continue;
+    if (!leadsCarry(space, backbone, solved) || !isFulfilled(space, solved)) continue;
     yield {
       backbone,
       hubs,
@@ -72,6 +73,18 @@ export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Gen
     };
   }
 }
+
+/** What is wished of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
+const isFulfilled = ({ musts, players }: WiringSpace, { rows }: Pick<Solved, "rows">): boolean =>
+  musts.every(
+    ({ device }) =>
+      players.some(({ id }) => id === device) ||
+      fulfils(
+        musts,
+        device,
+        rows.filter(({ player }) => player === device),
+      ),
+  );
 
 /** A lead out of a screen that has sound of its own carries that sound, or it is not worth laying. */
 export function leadsCarry({ screens }: WiringSpace, { wires, hubs }: Backbone, { rows }: Pick<Solved, "rows">): boolean {
@@ -98,11 +111,11 @@ export function optionsOf(measure: Measure, ground: Ground, player: Device): rea
     effort: NO_EFFORT,
     points: easeBound(measure, ground, alone, player.id, null, []),
   };
-  if (!plug) return [unplugged];
+  if (!plug) return fulfils(space.musts, player.id, []) ? [unplugged] : [];
   const from = { device: player.id, port: plug.id };
   const own = combinations(choicesOf(player, false));
   return [
-    unplugged,
+    ...(fulfils(space.musts, player.id, []) ? [unplugged] : []),
     ...ground.hubs.flatMap((hub) =>
       inputKinds(hub, alone.cables).flatMap((kind): PlayerOption[] => {
         const sits = space.lying.find((cable) => cable.from.device === player.id && cable.to.device === hub.id)?.to.port;
@@ -133,6 +146,7 @@ function settled(
   for (const settings of own) {
     const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [withSettings(player, settings)]);
     const rows = memo.rowsOf(job, player.id, () => solveAgain(ground.solved, job));
+    if (!fulfils(space.musts, player.id, rows)) continue;
     const kept = rowPoints(space, rows, share, weights);
     const effort = addEffort(wireEffort(space.job, wire), menuEffort([player], settings));
     const points = kept + easeBound(measure, ground, job, player.id, wire, rows) - effortPoints(effort, weights);

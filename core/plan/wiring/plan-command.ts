@@ -1,5 +1,5 @@
 import { findDevice, type Command, type Job, type SingleCommand } from "@/core/job";
-import type { WiringPlan } from "./search";
+import type { WiringPlan } from "./make-plan";
 
 /** The one edit that makes a plan the planned state of a job: plugs, cables, boxes and settings. Undone as one. */
 export function planCommand(job: Job, plan: WiringPlan): Command {

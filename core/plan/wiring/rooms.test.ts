@@ -5,12 +5,15 @@ import { arrivalsOf } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { applyCommand, emptyJob, readJob, type Job } from "@/core/job";
 import { planTables } from "@/core/report";
-import { givenUp, impossibleSchool, planIdea, planProof } from "@/core/text";
+import { conflictOfWishes, givenUp, impossibleSchool, planIdea, planProof } from "@/core/text";
 import { boxesToPlan, boxOfShelf } from "./boxes-to-plan";
+import { smallestConflict } from "./conflict";
+import { readMust } from "./musts";
 import { scheduleOf, settingsSheetOf, shoppingOf, soldLength } from "./lists";
 import { planCommand } from "./plan-command";
 import { readForbidden, readPin } from "./read-bond";
-import { searchPlans, type PlanSearch, type WiringPlan } from "./search";
+import type { WiringPlan } from "./make-plan";
+import { searchPlans, type PlanSearch } from "./search";
 import { wiringSpace, type Bond } from "./space";
 import { PRESETS, type Preset } from "./weights";
 import { whyNot } from "./why-not";
@@ -84,6 +87,42 @@ describe("an old screen and a bar whose only socket is eARC", () => {
     const lost = givenUp(first(plansOf(old, { boxes }))).filter(({ arrival }) => arrival.player === "tv");
     for (const { words } of lost) expect(words).toMatch(/^tv, .*: nothing arrives\. .*(return|joins)/);
     expect(lost.length).toBeGreaterThan(0);
+  });
+});
+
+describe("wishes that cannot all be had", () => {
+  const old = household(device("tv-no-return", "tv"), device("bar-earc-only", "bar"), device("streamer-4k", "streamer"));
+  const wishes = (job: Job, ...texts: readonly string[]) => texts.flatMap((text) => readMust(job, text) ?? []);
+
+  test("the old screen, the eARC bar, and the screen's own apps from the bar: any two of them, not all three", () => {
+    const musts = wishes(old, "sounds:tv", "keep:tv", "keep:bar", "keep:streamer");
+    const conflict = smallestConflict({ job: old, boxes: [], bonds: [], musts });
+    expect(conflict).toEqual(wishes(old, "sounds:tv", "keep:tv", "keep:bar"));
+    expect(conflict && conflictOfWishes(old, conflict)).toBe(
+      "These wishes cannot all be had; without any one of them the others can: everything of tv is heard from the sound system; tv is kept; bar is kept.",
+    );
+  });
+
+  test("the old screen alone cannot show what the streamer has, whatever else is wished", () => {
+    const musts = wishes(old, "keep:bar", "picture:streamer", "keep:tv");
+    expect(smallestConflict({ job: old, boxes: [], bonds: [], musts })).toEqual(wishes(old, "picture:streamer", "keep:tv"));
+  });
+
+  test("what can be had is no conflict, and every plan fulfils it", () => {
+    const den = demoJob("receiver-den");
+    const musts = wishes(den, "whole:console", "keep:receiver", "picture:disc-player");
+    expect(smallestConflict({ job: den, boxes: [], bonds: [], musts })).toBeNull();
+    const space = wiringSpace(den, [], [], musts);
+    for (const plan of space ? searchPlans(space, PRESETS["least-spending"]).plans : [])
+      expect(
+        arrivalsOf(plan.job)
+          .filter(({ player }) => player === "console")
+          .map(({ verdict }) => verdict),
+      ).toEqual(["full"]);
+  });
+
+  test("a wish of nobody is none", () => {
+    expect([readMust(old, "sounds:nobody"), readMust(old, "loud:tv")]).toEqual([null, null]);
   });
 });
 

@@ -1,44 +1,13 @@
-import { solve } from "@/core/chain";
-import type { Device } from "@/core/device";
-import { freeId, type Cable } from "@/core/job";
 import { bestAssignment } from "./assignment";
-import { backbonesOf, jobWith, type Backbone } from "./backbones";
-import { pinnedPort } from "./bonds";
-import {
-  addEffort,
-  boxEffort,
-  contentShare,
-  effortPoints,
-  figuresOf,
-  leadsAreUsed,
-  NO_EFFORT,
-  takeOutEffort,
-  wireEffort,
-  menuEffort,
-  type Effort,
-  type PlanFigures,
-} from "./figures";
-import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
+import { backbonesOf, type Backbone } from "./backbones";
+import { contentShare, effortPoints } from "./figures";
+import { backboneEffort, planOf, type WiringPlan } from "./make-plan";
 import { groundsOf, optionsOf, type Ground, type Measure, type PlayerOption } from "./options";
 import { RowMemo } from "./row-memo";
-import { inputKinds } from "./sockets";
-import { allowsHub, hubOf, isGatherer, schoolsOn, SCHOOLS, type School } from "./schools";
-import type { BoxAtHand, WiringSpace } from "./space";
+import { schoolsOn, SCHOOLS, type School } from "./schools";
+import type { WiringSpace } from "./space";
+import { startsOf, type Tables } from "./starts";
 import type { Weights } from "./weights";
-import type { Wire } from "./wires";
-
-/** A room wired in one way, with its figures from the full engine. */
-export interface WiringPlan {
-  readonly school: School;
-  readonly points: number;
-  readonly figures: PlanFigures;
-  readonly boxes: readonly BoxAtHand[];
-  readonly wires: readonly Wire[];
-  readonly settings: readonly SettingChoice[];
-  /** The device that each player sits in; null: it has no socket. */
-  readonly places: ReadonlyMap<string, string | null>;
-  readonly job: WiringSpace["job"];
-}
 
 /** The best plan of each school, the best of all first, and how sure that is. */
 export interface PlanSearch {
@@ -159,61 +128,6 @@ function schoolsWanted({ bonds }: WiringSpace): readonly School[] {
   return SCHOOLS.filter((school) => (used.length === 0 || used.includes(school)) && !forbidden.includes(school));
 }
 
-const backboneEffort = (space: WiringSpace, { boxes, wires }: Backbone): Effort =>
-  [...boxes.map(boxEffort), ...wires.map((wire) => wireEffort(space.job, wire))].reduce(addEffort, takeOutEffort(space));
-
-type Tables = readonly (readonly PlayerOption[])[];
-
-/** The tables of options that a school leaves: somebody sits in what it is named after, and in every box that is there for players. */
-function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables: Tables): readonly Tables[] {
-  const hub = ({ kind }: PlayerOption) => (kind ? hubOf(backbone, kind.device) : null);
-  const allowed = tables.map((options) =>
-    options.filter((option) => {
-      const at = hub(option);
-      return at === null || allowsHub(space, school, at);
-    }),
-  );
-  const used = backbone.boxes.reduce<readonly Tables[]>(
-    (all, { device }) => all.flatMap((tables) => sitIn(tables, device.id, playersNeeded(backbone, device))),
-    [allowed],
-  );
-  const inSystem = (option: PlayerOption) => hub(option) === space.system.id;
-  const inScreen = (option: PlayerOption) => hub(option) !== null && hub(option) !== space.system.id;
-  const wished = {
-    "screen-hub": [inScreen],
-    "sound-hub": [inSystem],
-    mixed: [inSystem, inScreen],
-    split: [],
-    "side-cable": [],
-    adapter: [],
-  }[school];
-  if (tables.length === 0) return used;
-  return wished.reduce<readonly Tables[]>((all, there) => all.flatMap((one) => eachForced(one, there)), used);
-}
-
-/** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
-export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): number {
-  if (inputKinds(box, []).length === 0) return 0;
-  const wired = wires.filter(({ cable }) => cable.to.device === box.id).length;
-  return Math.max(0, (isGatherer(box) ? 2 : 1) - wired);
-}
-
-/** The tables once for each choice of so many players, who then sit in a device. */
-function sitIn(tables: Tables, device: string, count: number, from = 0): readonly Tables[] {
-  if (count === 0) return [tables];
-  return tables.flatMap((options, index) => {
-    if (index < from) return [];
-    const there = options.filter(({ kind }) => kind?.device === device);
-    return there.length ? sitIn(tables.with(index, there), device, count - 1, index + 1) : [];
-  });
-}
-
-/** The tables once for each player, with only those of its options that are wished; players that have none are left out. */
-const eachForced = (tables: Tables, wished: (option: PlayerOption) => boolean): readonly Tables[] =>
-  tables.flatMap((options, forced) =>
-    options.some(wished) ? [tables.map((other, index) => (index === forced ? other.filter(wished) : other))] : [],
-  );
-
 interface Climb {
   readonly measure: Measure;
   readonly ground: Ground;
@@ -261,8 +175,9 @@ function climb(at: Climb, start: Tables): number {
   }
 }
 
-/** The best assignment of players to sockets by their options. */
-function assign(tables: Tables): { readonly chosen: readonly PlayerOption[]; readonly worth: number } | null {
+/** The best assignment of players to sockets by their options; null where one of them has none left. */
+export function assign(tables: Tables): { readonly chosen: readonly PlayerOption[]; readonly worth: number } | null {
+  if (tables.some((options) => options.length === 0)) return null;
   const kinds = new Map<string, number>();
   for (const { kind } of tables.flat()) if (kind) kinds.set(kindKey(kind), kind.ports.length);
   const columns = [...kinds].flatMap(([key, count]) => Array.from({ length: Math.min(count, tables.length) }, () => key));
@@ -288,65 +203,3 @@ function assign(tables: Tables): { readonly chosen: readonly PlayerOption[]; rea
 
 const kindKey = ({ device, ports }: { readonly device: string; readonly ports: readonly string[] }): string =>
   `${device} ${ports.join(" ")}`;
-
-/**
- * The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. Null where a
- * lead would carry nothing.
- */
-function planOf({ space, weights }: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null {
-  const { backbone } = ground;
-  const settings = [...ground.settings, ...chosen.flatMap((option) => option.settings)];
-  const wires = [...backbone.wires, ...plugged(space, chosen)];
-  const players = space.players.map((player) => withSettings(player, settings));
-  const job = jobWith(space, ground.hubs, withOwnIds(space, wires), [...players, ...unusedBoxes(space, backbone)]);
-  const menus = menuEffort([...backbone.hubs, ...space.players], settings);
-  const effort = [
-    backboneEffort(space, backbone),
-    menus,
-    ...chosen.map(({ wire }) => (wire ? wireEffort(space.job, wire) : NO_EFFORT)),
-  ].reduce(addEffort);
-  const count = [...backbone.hubs, ...space.players].reduce((sum, device) => sum + menusOf(device, settings), 0);
-  const solved = solve(job, "planned");
-  if (!leadsAreUsed(solved.rows, wires)) return null;
-  const figures = figuresOf(space, solved, effort, count);
-  const points =
-    figures.sound * weights.sound + figures.picture * weights.picture + figures.ease * weights.ease - effortPoints(effort, weights);
-  const places = new Map(space.players.map((player, index) => [player.id, chosen[index]?.kind?.device ?? null]));
-  return { school, points, figures, boxes: backbone.boxes, wires, settings, places, job };
-}
-
-/** Boxes of the room that a plan has no use for stay where they are, with nothing in them. */
-const unusedBoxes = ({ boxes }: WiringSpace, backbone: Backbone): readonly Device[] =>
-  boxes.filter((box) => box.isThere && !backbone.boxes.includes(box)).map(({ device }) => device);
-
-/** Gives out the sockets of each kind: whoever sits in one already keeps it, then who is pinned to one, then the others in their order. */
-function plugged(space: WiringSpace, chosen: readonly PlayerOption[]): readonly Wire[] {
-  const taken = new Set<string>();
-  const claims = chosen.flatMap((option, index) => {
-    if (!option.kind || !option.wire) return [];
-    const { kind, wire } = option;
-    const pinned = pinnedPort(space, space.players[index]?.id ?? "");
-    const wish = pinned ?? (wire.lying && kind.ports.includes(wire.lying.to.port) ? wire.lying.to.port : null);
-    return [{ index, kind, wire, wish }];
-  });
-  const wires = new Map<number, Wire>();
-  for (const { index, kind, wire, wish } of claims.toSorted((a, b) => Number(b.wish !== null) - Number(a.wish !== null))) {
-    const free = kind.ports.filter((port) => !taken.has(`${kind.device} ${port}`));
-    const port = wish && free.includes(wish) ? wish : (free[0] ?? wire.cable.to.port);
-    taken.add(`${kind.device} ${port}`);
-    wires.set(index, { ...wire, cable: { ...wire.cable, to: { ...wire.cable.to, port } } });
-  }
-  return chosen.flatMap((_, index) => wires.get(index) ?? []);
-}
-
-/** Cables that lie keep their ids; new ones get free ones. */
-function withOwnIds(space: WiringSpace, wires: readonly Wire[]): readonly Wire[] {
-  const taken = new Set(space.job.cables.map(({ id }) => id));
-  return wires.map((wire) => {
-    if (wire.lying) return wire;
-    const id = freeId("cable-1", taken);
-    taken.add(id);
-    const cable: Cable = { ...wire.cable, id };
-    return { ...wire, cable };
-  });
-}

@@ -1,5 +1,6 @@
 import { castOf, householdOf } from "@/core/cec";
 import type { Device, HdmiPort } from "@/core/device";
+import type { Must } from "./musts";
 import { chosenSoundSystem, type Cable, type Job } from "@/core/job";
 
 /** A box that a plan may use: one that lies in the room, or one of the van or the shop with its price. */
@@ -34,6 +35,7 @@ export interface WiringSpace {
   /** Cables that lie now and that a plan may use again between the same two devices. */
   readonly lying: readonly Cable[];
   readonly bonds: readonly Bond[];
+  readonly musts: readonly Must[];
   /** The screen whose remote the household takes. */
   readonly mainScreen: string | null;
 }
@@ -46,7 +48,12 @@ const isDecided = (device: Device): boolean => device.role === "player" && hdmiO
 /**
  * What can be planned of a job with these boxes at hand. Null where there is nothing to plan: no screen, or nothing that sounds.
  */
-export function wiringSpace(job: Job, boxes: readonly BoxAtHand[], bonds: readonly Bond[] = []): WiringSpace | null {
+export function wiringSpace(
+  job: Job,
+  boxes: readonly BoxAtHand[],
+  bonds: readonly Bond[] = [],
+  musts: readonly Must[] = [],
+): WiringSpace | null {
   const system = chosenSoundSystem(job);
   const screens = job.devices.filter(({ role, display }) => role === "screen" && display);
   if (!system || screens.length === 0) return null;
@@ -67,6 +74,7 @@ export function wiringSpace(job: Job, boxes: readonly BoxAtHand[], bonds: readon
     fixedCables: job.cables.filter((cable) => !isLying(cable)),
     lying: job.cables.filter(isLying),
     bonds,
+    musts,
     mainScreen: castOf(household).screen?.nature.device ?? screens[0]?.id ?? null,
   };
 }

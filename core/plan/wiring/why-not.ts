@@ -1,4 +1,5 @@
-import { searchPlans, type PlanOptions, type PlanSearch, type WiringPlan } from "./search";
+import type { WiringPlan } from "./make-plan";
+import { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 import type { Bond, WiringSpace } from "./space";
 import type { Weights } from "./weights";
 

@@ -1,6 +1,19 @@
 import { z } from "zod";
-import { boxesToPlan, PRESET_NAMES, PRESETS, readForbidden, readPin, searchPlans, wiringSpace, type Bond } from "@/core/plan";
+import {
+  boxesToPlan,
+  PRESET_NAMES,
+  PRESETS,
+  readForbidden,
+  readMust,
+  readPin,
+  searchPlans,
+  smallestConflict,
+  wiringSpace,
+  type Bond,
+  type Must,
+} from "@/core/plan";
 import { plansReport } from "@/core/report";
+import { mustWords } from "@/core/text";
 import { freeCounts } from "@/core/stock";
 import { database, findJob, jobParts, stockItems } from "@/server";
 import { answer, bodyAs } from "../../../answer";
@@ -11,6 +24,7 @@ const Wish = z.strictObject({
   top: z.number().int().min(1).max(6).default(4),
   pin: z.array(z.string().max(200)).max(50).default([]),
   forbid: z.array(z.string().max(200)).max(50).default([]),
+  must: z.array(z.string().max(200)).max(50).default([]),
 });
 
 /** A server plans no longer than this for one question. */
@@ -31,9 +45,21 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
       if (!bond) return problem({ status: 400, title: "Not understood", detail: `${what}: “${text}” names nothing in this job.` });
       bonds.push(bond);
     }
+  const musts: Must[] = found.job.brief.mustStay.map((device) => ({ must: "keep", device }));
+  for (const text of wish.must) {
+    const must = readMust(found.job, text);
+    if (!must) return problem({ status: 400, title: "Not understood", detail: `must: “${text}” names nothing in this job.` });
+    musts.push(must);
+  }
   const items = await stockItems(db);
-  const space = wiringSpace(found.job, boxesToPlan(found.job, items, freeCounts(items, await jobParts(db))), bonds);
+  const space = wiringSpace(found.job, boxesToPlan(found.job, items, freeCounts(items, await jobParts(db))), bonds, musts);
   if (!space) return problem({ status: 409, title: "Nothing to plan", detail: "The job has no screen, or nothing that sounds." });
   const plans = searchPlans(space, PRESETS[wish.preset], { clock: () => performance.now(), mostMs: MOST_MS });
-  return Response.json({ preset: wish.preset, ...plansReport(space, plans, wish.top) });
+  const conflict =
+    plans.plans.length === 0 && wish.must.length ? smallestConflict({ job: found.job, boxes: space.boxes, bonds, musts }) : null;
+  return Response.json({
+    preset: wish.preset,
+    ...plansReport(space, plans, wish.top),
+    ...(conflict ? { conflict: conflict.map((one) => ({ ...one, words: mustWords(found.job, one) })) } : {}),
+  });
 });

@@ -1,0 +1,59 @@
+import type { Device } from "@/core/device";
+import type { Backbone } from "./backbones";
+import type { PlayerOption } from "./options";
+import { allowsHub, hubOf, isGatherer, type School } from "./schools";
+import { inputKinds } from "./sockets";
+import type { WiringSpace } from "./space";
+
+/** The options of each player, in the order of the players. */
+export type Tables = readonly (readonly PlayerOption[])[];
+
+/** The tables of options that a school leaves: somebody sits in what it is named after, and in every box that is there for players. */
+export function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables: Tables): readonly Tables[] {
+  const hub = ({ kind }: PlayerOption) => (kind ? hubOf(backbone, kind.device) : null);
+  const allowed = tables.map((options) =>
+    options.filter((option) => {
+      const at = hub(option);
+      return at === null || allowsHub(space, school, at);
+    }),
+  );
+  const used = backbone.boxes.reduce<readonly Tables[]>(
+    (all, { device }) => all.flatMap((tables) => sitIn(tables, device.id, playersNeeded(backbone, device))),
+    [allowed],
+  );
+  const inSystem = (option: PlayerOption) => hub(option) === space.system.id;
+  const inScreen = (option: PlayerOption) => hub(option) !== null && hub(option) !== space.system.id;
+  const wished = {
+    "screen-hub": [inScreen],
+    "sound-hub": [inSystem],
+    mixed: [inSystem, inScreen],
+    split: [],
+    "side-cable": [],
+    adapter: [],
+  }[school];
+  if (tables.length === 0) return used;
+  return wished.reduce<readonly Tables[]>((all, there) => all.flatMap((one) => eachForced(one, there)), used);
+}
+
+/** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
+export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): number {
+  if (inputKinds(box, []).length === 0) return 0;
+  const wired = wires.filter(({ cable }) => cable.to.device === box.id).length;
+  return Math.max(0, (isGatherer(box) ? 2 : 1) - wired);
+}
+
+/** The tables once for each choice of so many players, who then sit in a device. */
+function sitIn(tables: Tables, device: string, count: number, from = 0): readonly Tables[] {
+  if (count === 0) return [tables];
+  return tables.flatMap((options, index) => {
+    if (index < from) return [];
+    const there = options.filter(({ kind }) => kind?.device === device);
+    return there.length ? sitIn(tables.with(index, there), device, count - 1, index + 1) : [];
+  });
+}
+
+/** The tables once for each player, with only those of its options that are wished; players that have none are left out. */
+const eachForced = (tables: Tables, wished: (option: PlayerOption) => boolean): readonly Tables[] =>
+  tables.flatMap((options, forced) =>
+    options.some(wished) ? [tables.map((other, index) => (index === forced ? other.filter(wished) : other))] : [],
+  );
