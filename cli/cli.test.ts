@@ -268,3 +268,19 @@ test("wishes that cannot all be had: exit 1, and the smallest set of them", () =
   expect(plans).toEqual([]);
   expect(conflict.map(({ must, device }) => `${must}:${device}`).toSorted()).toEqual(["keep:bar", "keep:television", "sounds:television"]);
 });
+
+test("why not so: planned with it, and what is lost, in one line", () => {
+  const { status, stdout } = octachord([
+    "plan",
+    demo("receiver-den"),
+    "--van",
+    "switch-3x1",
+    "--top",
+    "1",
+    "--why-not",
+    "console:television",
+  ]);
+  expect(status).toBe(0);
+  expect(stdout).toMatch(/Why not console:television\? \d+\.\d points behind the best: .*Console.* into Television.* Console, game: /);
+  expect(octachord(["plan", demo("receiver-den"), "--why-not", "console:nowhere"]).status).toBe(2);
+});

@@ -4,11 +4,13 @@ import {
   boxOfShelf,
   PRESET_NAMES,
   PRESETS,
+  readAsked,
   readForbidden,
   readMust,
   readPin,
   searchPlans,
   smallestConflict,
+  whyNot,
   wiringSpace,
   type Preset,
 } from "@/core/plan";
@@ -18,11 +20,11 @@ import {
   figureLines,
   givenUp,
   impossibleSchool,
-  mustWords,
   planIdea,
   planProof,
   SCHOOL_WORDS,
   shoppingWords,
+  whyNotSentence,
 } from "@/core/text";
 import { shoppingOf } from "@/core/plan";
 import type { Job } from "@/core/job";
@@ -36,6 +38,7 @@ export interface PlanCommandOptions {
   readonly pin?: readonly string[];
   readonly forbid?: readonly string[];
   readonly must?: readonly string[];
+  readonly whyNot?: string;
   readonly van?: readonly string[];
   readonly seconds: string;
   readonly json?: boolean;
@@ -58,16 +61,16 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   const boxes = boxesOf(job, options.van);
   const space = wiringSpace(job, boxes, bonds, musts);
   if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
-  const found = searchPlans(space, PRESETS[preset], {
-    clock: () => performance.now(),
-    mostMs: wholeNumber("--seconds", options.seconds) * 1000,
-  });
+  const asked = options.whyNot === undefined ? null : named("--why-not", options.whyNot, readAsked(job, options.whyNot));
+  const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
+  const found = searchPlans(space, PRESETS[preset], limits);
+  const answer = asked && whyNot(space, PRESETS[preset], found, asked, limits);
   const conflict = found.plans.length === 0 && options.must?.length ? smallestConflict({ job, boxes, bonds, musts }) : null;
   if (options.json) {
-    const wishes = conflict?.map((one) => ({ ...one, words: mustWords(job, one) }));
-    process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, top), ...(wishes ? { conflict: wishes } : {}) })}\n`);
+    process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, { top, conflict, asked: answer }) })}\n`);
   } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
   else print(space.system.id, preset, job, found, top);
+  if (answer && !options.json) process.stdout.write(`Why not ${options.whyNot}? ${whyNotSentence(answer, space.system.id)}\n`);
   return found.plans.length ? 0 : 1;
 }
 

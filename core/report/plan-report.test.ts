@@ -7,7 +7,7 @@ const job = demoJob("sail-loft");
 const space = wiringSpace(job, []);
 if (!space) throw new Error("nothing to plan");
 const found = searchPlans(space, PRESETS["best-sound"]);
-const report = plansReport(space, found, 2);
+const report = plansReport(space, found, { top: 2 });
 
 describe("plans for other programs", () => {
   test("are at most as many as asked for, the best first, each with how far it is behind", () => {

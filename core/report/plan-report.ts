@@ -1,9 +1,37 @@
 import { arrivalsOf } from "@/core/chain";
-import { planCommand, scheduleOf, settingsSheetOf, shoppingOf, type PlanSearch, type WiringPlan, type WiringSpace } from "@/core/plan";
-import { figureLines, givenUp, impossibleSchool, planIdea, planProof, SCHOOL_WORDS, shoppingWords, socketName } from "@/core/text";
+import {
+  planCommand,
+  scheduleOf,
+  settingsSheetOf,
+  shoppingOf,
+  type Must,
+  type PlanSearch,
+  type WhyNot,
+  type WiringPlan,
+  type WiringSpace,
+} from "@/core/plan";
+import {
+  figureLines,
+  givenUp,
+  impossibleSchool,
+  mustWords,
+  planIdea,
+  planProof,
+  SCHOOL_WORDS,
+  shoppingWords,
+  socketName,
+  whyNotSentence,
+} from "@/core/text";
+
+/** What is told beside the plans: how many of them, wishes that cannot all be had, the answer to “why not so?”. */
+export interface PlansReportOptions {
+  readonly top?: number;
+  readonly conflict?: readonly Must[] | null;
+  readonly asked?: WhyNot | null;
+}
 
 /** The machine form of plans: the outside contract of `octachord plan --json` and of the plans over HTTP. */
-export function plansReport(space: WiringSpace, found: PlanSearch, top = found.plans.length) {
+export function plansReport(space: WiringSpace, found: PlanSearch, { top = found.plans.length, conflict, asked }: PlansReportOptions = {}) {
   const { job, system } = space;
   const [best] = found.plans;
   return {
@@ -18,6 +46,8 @@ export function plansReport(space: WiringSpace, found: PlanSearch, top = found.p
     words: planProof(found),
     impossible: found.impossible.map((school) => ({ school, words: impossibleSchool(job, school, system.id) })),
     looked: found.looked,
+    ...(conflict ? { conflict: conflict.map((one) => ({ ...one, words: mustWords(job, one) })) } : {}),
+    ...(asked ? { whyNot: { behind: asked.behind, proven: asked.proven, words: whyNotSentence(asked, system.id) } } : {}),
   };
 }
 

@@ -74,4 +74,5 @@ export {
   PRESET_WORDS,
   SCHOOL_WORDS,
   shoppingWords,
+  whyNotSentence,
 } from "./plan-words";

@@ -2,7 +2,7 @@ import type { Arrival } from "@/core/chain";
 import { arrivalsOf } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
-import type { Must, PlanSearch, Preset, School, ShoppingLine, WiringPlan } from "@/core/plan";
+import type { Must, PlanSearch, Preset, School, ShoppingLine, WhyNot, WiringPlan } from "@/core/plan";
 import { formatMetres } from "@/core/units";
 import { deviceName, listed, plural, socketName, upperFirst } from "./names";
 import { reasonSentence } from "./reason-words";
@@ -87,6 +87,14 @@ export function planProof({ proven, gap, looked, plans, schoolsProven }: PlanSea
   return proven
     ? `Proven best for these weights: no other way of wiring this room has more points.${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
+}
+
+/** Why a plan is not otherwise: what becomes of the room with it, and how far that is behind. */
+export function whyNotSentence({ best, behind, proven }: WhyNot, system: string): string {
+  if (!best) return proven ? "With it no plan of this room is possible." : "With it no plan was found in the time there was.";
+  const far = behind !== null && behind > 0.05 ? `${behind.toFixed(1)} points behind the best` : "As good as the best";
+  const lost = givenUp(best).map(({ words }) => words);
+  return [`${far}: ${planIdea(best, system)}`, ...lost].join(" ");
 }
 
 /** A wish that a plan must fulfil. */

@@ -20,3 +20,11 @@ export function readForbidden(job: Job, text: string): Bond | null {
   if (what === "school") return SCHOOLS.some((school) => school === name) ? { bond: "forbid-school", school: name } : null;
   return findDevice(job, what) && findDevice(job, name) ? { bond: "forbid-place", player: what, hub: name } : null;
 }
+
+/** Reads what a person asks about: `console:bar`, `box:ARCHETYPE` or `school:SCHOOL`, as something to plan with. Null where there is nothing by that name. */
+export function readAsked(job: Job, text: string): Bond | null {
+  const [what = "", name = ""] = text.split(":");
+  if (what === "box") return findArchetype(name)?.role === "box" ? { bond: "use-box", archetype: name } : null;
+  if (what === "school") return SCHOOLS.some((school) => school === name) ? { bond: "use-school", school: name } : null;
+  return readPin(job, text);
+}

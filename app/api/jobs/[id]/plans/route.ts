@@ -13,7 +13,6 @@ import {
   type Must,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
-import { mustWords } from "@/core/text";
 import { freeCounts } from "@/core/stock";
 import { database, findJob, jobParts, stockItems } from "@/server";
 import { answer, bodyAs } from "../../../answer";
@@ -57,9 +56,5 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   const plans = searchPlans(space, PRESETS[wish.preset], { clock: () => performance.now(), mostMs: MOST_MS });
   const conflict =
     plans.plans.length === 0 && wish.must.length ? smallestConflict({ job: found.job, boxes: space.boxes, bonds, musts }) : null;
-  return Response.json({
-    preset: wish.preset,
-    ...plansReport(space, plans, wish.top),
-    ...(conflict ? { conflict: conflict.map((one) => ({ ...one, words: mustWords(found.job, one) })) } : {}),
-  });
+  return Response.json({ preset: wish.preset, ...plansReport(space, plans, { top: wish.top, conflict }) });
 });
