@@ -54,16 +54,18 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
   const look = ({ backbone, schools, bound }: Waiting, standing: (school: School) => number): number => {
     const isHopeless = (points: number) => schools.every((school) => points <= standing(school) + ALIKE);
     if (isHopeless(bound)) return -Infinity;
-    if (isLate()) return bound;
+    if (isLate() && best.size > 0) return bound;
     looked.backbones += 1;
     let open = -Infinity;
     const effort = effortPoints(backboneEffort(space, backbone), weights);
     const ease = space.players.length === 0 ? weights.ease : 0;
     for (const ground of groundsOf(measure, backbone)) {
+      if (isLate() && best.size > 0) return Math.max(open, bound);
       if (isHopeless(ground.points - effort + mostOfPlayers(measure))) continue;
       const tables = space.players.map((player) => optionsOf(measure, ground, player));
       for (const school of schools)
         for (const start of startsOf(space, backbone, school, tables)) {
+          if (isLate() && best.size > 0) return Math.max(open, bound);
           const at: Climb = { measure, ground, school, base: ground.points + ease - effort, best, standing, looked, isLate, onBetter };
           open = Math.max(open, climb(at, start));
         }
