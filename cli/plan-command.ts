@@ -5,10 +5,9 @@ import {
   PRESET_NAMES,
   PRESETS,
   readAsked,
-  readForbidden,
-  readMust,
-  readPin,
+  readWishes,
   searchPlans,
+  shoppingOf,
   smallestConflict,
   whyNot,
   wiringSpace,
@@ -26,7 +25,6 @@ import {
   shoppingWords,
   whyNotSentence,
 } from "@/core/text";
-import { shoppingOf } from "@/core/plan";
 import type { Job } from "@/core/job";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
@@ -50,22 +48,18 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   const preset = PRESET_NAMES.find((name) => name === options.preset);
   if (!preset) throw new UnusableInput(`--preset: expected one of ${PRESET_NAMES.join(", ")}.`);
   const top = wholeNumber("--top", options.top ?? "4");
-  const bonds = [
-    ...(options.pin ?? []).map((text) => named("--pin", text, readPin(job, text))),
-    ...(options.forbid ?? []).map((text) => named("--forbid", text, readForbidden(job, text))),
-  ];
-  const musts = [
-    ...(options.must ?? []).map((text) => named("--must", text, readMust(job, text))),
-    ...job.brief.mustStay.map((device) => ({ must: "keep", device }) as const),
-  ];
+  const wishes = readWishes(job, options);
+  if (!wishes.ok) throw namesNothing(`--${wishes.refusal.option}`, wishes.refusal.text);
+  const { bonds, musts } = wishes.value;
   const boxes = boxesOf(job, options.van);
   const space = wiringSpace(job, boxes, bonds, musts);
   if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
-  const asked = options.whyNot === undefined ? null : named("--why-not", options.whyNot, readAsked(job, options.whyNot));
+  const asked = options.whyNot === undefined ? null : readAsked(job, options.whyNot);
+  if (options.whyNot !== undefined && !asked) throw namesNothing("--why-not", options.whyNot);
   const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
   const found = searchPlans(space, PRESETS[preset], limits);
   const answer = asked && whyNot(space, PRESETS[preset], found, asked, limits);
-  const conflict = found.plans.length === 0 && options.must?.length ? smallestConflict({ job, boxes, bonds, musts }) : null;
+  const conflict = found.plans.length === 0 && found.proven && options.must?.length ? smallestConflict({ job, boxes, bonds, musts }) : null;
   if (options.json) {
     process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, { top, conflict, asked: answer }) })}\n`);
   } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
@@ -84,10 +78,8 @@ function boxesOf(job: Job, van: readonly string[] | undefined) {
   });
 }
 
-function named<What>(option: string, text: string, what: What | null): What {
-  if (!what) throw new UnusableInput(`${option}: “${text}” names nothing in this job; for instance console:bar, or box:splitter-1x2.`);
-  return what;
-}
+const namesNothing = (option: string, text: string): UnusableInput =>
+  new UnusableInput(`${option}: “${text}” names nothing in this job; for instance console:bar, or box:splitter-1x2.`);
 
 function wholeNumber(option: string, text: string): number {
   const value = Number(text);

@@ -1,4 +1,5 @@
 import { scoreArrival, solveAgain } from "@/core/chain";
+import { UNREGISTERED } from "@/core/facts";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
 import { actsOf, eventOf, isOnPurpose, type Act } from "./acts";
@@ -94,7 +95,9 @@ function jobAfter(job: Job, command: Extract<Candidate, { command: unknown }>["c
 /** Who can have to do with what goes wrong: who is missed, whose key was pressed, who has a habit, who was not heard. */
 function concernedIn({ stations }: Household, { verdict, played }: JudgedAct): ReadonlySet<string> {
   const missed = "misses" in verdict ? verdict.misses.flatMap((miss) => ("device" in miss ? [miss.device] : [])) : [];
-  const strange = [...stations.values()].flatMap(({ nature }) => (nature.quirks.size || nature.logical === 15 ? [nature.device] : []));
+  const strange = [...stations.values()].flatMap(({ nature }) =>
+    nature.quirks.size || nature.logical === UNREGISTERED ? [nature.device] : [],
+  );
   const quarrel = verdict.verdict === "unstable" ? verdict.between : [];
   return new Set([...missed, ...strange, ...quarrel, ...played.pressed.map(({ device }) => device)]);
 }

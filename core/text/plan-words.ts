@@ -81,7 +81,10 @@ export function figureLines({ figures }: WiringPlan): readonly string[] {
 
 /** How sure it is that nothing beats the first plan. */
 export function planProof({ proven, gap, looked, plans, schoolsProven }: PlanSearch): string {
-  if (plans.length === 0) return "No plan keeps to all that is wished, pinned and forbidden.";
+  if (plans.length === 0)
+    return proven
+      ? "No plan keeps to all that is wished, pinned and forbidden."
+      : "No plan was found in the time there was; there may be one.";
   const others =
     schoolsProven || plans.length < 2 ? "" : " Of the others not every way was looked at: each may have a better one of its kind.";
   return proven

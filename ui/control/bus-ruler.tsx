@@ -2,6 +2,7 @@
 
 import { useMemo } from "react";
 import { sensedOf, type Household, type JudgedAct, type Sensed, type Station } from "@/core/cec";
+import { EVERYONE } from "@/core/facts";
 import { deviceName, socketPrint, stateChangeWords } from "@/core/text";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
@@ -32,7 +33,7 @@ export function BusRuler({ label, household, judged, ruler, chosen = null, onCho
   const heardBy = ({ sent }: Extract<Mark, { kind: "frame" }>) =>
     lanes
       .filter(({ nature }) => nature.wire === sent.wire && nature.device !== sent.device && nature.logical !== null)
-      .filter(({ nature }) => sent.frame.to === 15 || nature.logical === sent.frame.to)
+      .filter(({ nature }) => sent.frame.to === EVERYONE || nature.logical === sent.frame.to)
       .map(({ nature }) => nature.device);
   return (
     <div className={styles.ruler} role="group" aria-label={label}>

@@ -1,4 +1,4 @@
-import { actFigures, actsOf, castOf, eventOf, householdOf, relianceOf, type Act, type ActFigures, type Household } from "@/core/cec";
+import { actFigures, actsOf, castOf, eventOf, householdOf, relianceOf, type Act, type ActFigures } from "@/core/cec";
 import type { Arrival, Solved } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
@@ -139,16 +139,10 @@ export function commonActs(space: WiringSpace): readonly { readonly act: Act; re
   return acts.map((act, index) => ({ act, weight: (weights[index] ?? 0) / sum }));
 }
 
-/** How easy acts are in a room, weighed; an act that nobody in it can do counts nothing. */
-export function easeOf(household: Household, acts: readonly { readonly act: Act; readonly weight: number }[]): number {
-  const figures = new Map(
-    actFigures(
-      household,
-      acts.map(({ act }) => act),
-    ).map((one) => [one.event, one]),
-  );
+/** How easy acts are by their figures, weighed; an act that nobody in the room can do has none and counts nothing. */
+export function easeOf(figures: readonly ActFigures[], acts: readonly { readonly act: Act; readonly weight: number }[]): number {
   return acts.reduce((sum, { act, weight }) => {
-    const found = figures.get(eventOf(act));
+    const found = figures.find(({ event }) => event === eventOf(act));
     return sum + (found ? weight * actEase(found) : 0);
   }, 0);
 }
@@ -162,26 +156,25 @@ export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): 
   );
 
 /** All figures of a wired room, from its solved board. */
-export function figuresOf(space: WiringSpace, { job, rows, ...solving }: Solved, effort: Effort, menus: number): PlanFigures {
-  const solved: Solved = { job, rows, ...solving };
+export function figuresOf(space: WiringSpace, solved: Solved, effort: Effort, menus: number): PlanFigures {
+  const { job, rows } = solved;
   const share = contentShare(job);
   const common = commonActs(space);
-  const kept = keptOf(space, solved.rows);
+  const kept = keptOf(space, rows);
   const household = householdOf(job, "planned", { solved, mainScreen: space.mainScreen });
   const acts = actFigures(
     household,
     common.map(({ act }) => act),
   );
   const counted = actFigures(household, actsOf(household));
-  const wired = new Set(solved.rows.filter(({ arrives }) => arrives).map(({ id }) => id));
   return {
     sound: kept.sound * share,
     picture: kept.picture * share,
-    ease: easeOf(household, common),
-    whole: solved.rows.filter(({ verdict }) => verdict === "full").length,
-    reduced: solved.rows.filter(({ verdict }) => verdict === "reduced").length,
-    without: solved.rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,
-    outOfStep: solved.rows.filter(({ id, lipSync }) => wired.has(id) && lipSync !== null && lipSync !== "in-step").length,
+    ease: easeOf(acts, common),
+    whole: rows.filter(({ verdict }) => verdict === "full").length,
+    reduced: rows.filter(({ verdict }) => verdict === "reduced").length,
+    without: rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,
+    outOfStep: rows.filter(({ arrives, lipSync }) => arrives && lipSync !== null && lipSync !== "in-step").length,
     ...effort,
     menus,
     remotes: Math.max(1, ...acts.map(({ remotes }) => remotes)),

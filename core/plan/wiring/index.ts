@@ -5,7 +5,7 @@ export { boxesToPlan, boxOfShelf } from "./boxes-to-plan";
 export type { PlanFigures } from "./figures";
 export { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type ScheduleLine, type ShoppingLine } from "./lists";
 export { planCommand } from "./plan-command";
-export { readAsked, readForbidden, readPin } from "./read-bond";
+export { readAsked, readForbidden, readPin, readWishes, type WrittenWishes } from "./read-bond";
 export { SCHOOLS, type School } from "./schools";
 export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";

@@ -1,4 +1,4 @@
-import { householdOf } from "@/core/cec";
+import { actFigures, householdOf } from "@/core/cec";
 import { solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import type { Job } from "@/core/job";
@@ -182,7 +182,12 @@ function easeBound(
   ]);
   const known = ease.get(key);
   if (known !== undefined) return known * weights.ease;
-  const found = easeOf(householdOf(job, "planned", { solved: { ...ground.solved, job, rows: all }, mainScreen: space.mainScreen }), acts);
+  const household = householdOf(job, "planned", { solved: { ...ground.solved, job, rows: all }, mainScreen: space.mainScreen });
+  const figures = actFigures(
+    household,
+    acts.map(({ act }) => act),
+  );
+  const found = easeOf(figures, acts);
   ease.set(key, found);
   return found * weights.ease;
 }

@@ -1,5 +1,7 @@
 import { findArchetype } from "@/core/device";
 import { findDevice, findPort, type Job } from "@/core/job";
+import { done, refused, type Outcome } from "@/core/outcome";
+import { readMust, type Must } from "./musts";
 import { SCHOOLS } from "./schools";
 import type { Bond } from "./space";
 
@@ -19,6 +21,40 @@ export function readForbidden(job: Job, text: string): Bond | null {
   if (what === "box") return findArchetype(name)?.role === "box" ? { bond: "forbid-box", archetype: name } : null;
   if (what === "school") return SCHOOLS.some((school) => school === name) ? { bond: "forbid-school", school: name } : null;
   return findDevice(job, what) && findDevice(job, name) ? { bond: "forbid-place", player: what, hub: name } : null;
+}
+
+/** What a person wishes of plans, as it is written on a command line or in a question over HTTP. */
+export interface WrittenWishes {
+  readonly pin?: readonly string[] | undefined;
+  readonly forbid?: readonly string[] | undefined;
+  readonly must?: readonly string[] | undefined;
+}
+
+/** Reads wishes, those of the brief for what must stay included; refused with the first that names nothing in the job. */
+export function readWishes(
+  job: Job,
+  { pin = [], forbid = [], must = [] }: WrittenWishes,
+): Outcome<
+  { readonly bonds: readonly Bond[]; readonly musts: readonly Must[] },
+  { readonly option: keyof WrittenWishes; readonly text: string }
+> {
+  const bonds: Bond[] = [];
+  const musts: Must[] = [];
+  for (const [option, texts, read] of [
+    ["pin", pin, readPin],
+    ["forbid", forbid, readForbidden],
+  ] as const)
+    for (const text of texts) {
+      const bond = read(job, text);
+      if (!bond) return refused({ option, text });
+      bonds.push(bond);
+    }
+  for (const text of must) {
+    const wish = readMust(job, text);
+    if (!wish) return refused({ option: "must", text });
+    musts.push(wish);
+  }
+  return done({ bonds, musts: [...musts, ...job.brief.mustStay.map((device): Must => ({ must: "keep", device }))] });
 }
 
 /** Reads what a person asks about: `console:bar`, `box:ARCHETYPE` or `school:SCHOOL`, as something to plan with. Null where there is nothing by that name. */

@@ -272,3 +272,10 @@ test("a room with nothing to plan has no space, and words say how sure a search 
   expect(planProof({ ...found, plans: [] })).toMatch(/^No plan/);
   expect(planIdea(first(found), "bar")).toBe("Streamer into Bar. Bar hangs on Projector “HDMI 1”.");
 });
+
+test("a search that has no time ends at once, without a plan and without claiming that there is none", () => {
+  let now = 0;
+  const found = searchPlans(spaceOf(demoJob("sail-loft"), {}), PRESETS["best-sound"], { clock: () => (now += 1000), mostMs: 1 });
+  expect(found).toMatchObject({ plans: [], proven: false, gap: 100, schoolsProven: false, impossible: [] });
+  expect(planProof(found)).toBe("No plan was found in the time there was; there may be one.");
+});

@@ -54,18 +54,18 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
   const look = ({ backbone, schools, bound }: Waiting, standing: (school: School) => number): number => {
     const isHopeless = (points: number) => schools.every((school) => points <= standing(school) + ALIKE);
     if (isHopeless(bound)) return -Infinity;
-    if (isLate() && best.size > 0) return bound;
+    if (isLate()) return bound;
     looked.backbones += 1;
     let open = -Infinity;
     const effort = effortPoints(backboneEffort(space, backbone), weights);
     const ease = space.players.length === 0 ? weights.ease : 0;
     for (const ground of groundsOf(measure, backbone)) {
-      if (isLate() && best.size > 0) return Math.max(open, bound);
+      if (isLate()) return Math.max(open, bound);
       if (isHopeless(ground.points - effort + mostOfPlayers(measure))) continue;
       const tables = space.players.map((player) => optionsOf(measure, ground, player));
       for (const school of schools)
         for (const start of startsOf(space, backbone, school, tables)) {
-          if (isLate() && best.size > 0) return Math.max(open, bound);
+          if (isLate()) return Math.max(open, bound);
           const at: Climb = { measure, ground, school, base: ground.points + ease - effort, best, standing, looked, isLate, onBetter };
           open = Math.max(open, climb(at, start));
         }
@@ -85,7 +85,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
   // Then what costs least first: dear backbones are soon seen not to be worth their price.
   pending.sort((a, b) => b.bound - a.bound);
   for (const waiting of pending) if (waiting.backbone.boxes.length) open = Math.max(open, look(waiting, ofAll));
-  const gap = open > ofAll() + ALIKE ? ((open - ofAll()) / Math.max(1, Math.abs(ofAll()))) * 100 : 0;
+  const gap = gapOf(open, ofAll());
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
   let missed = -Infinity;
@@ -106,6 +106,12 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
     looked,
     provenAfter,
   };
+}
+
+/** How much more points what was not looked at could have, in per cent; all of it where no plan is found yet. */
+function gapOf(open: number, best: number): number {
+  if (open <= best + ALIKE) return 0;
+  return best === -Infinity ? 100 : ((open - best) / Math.max(1, Math.abs(best))) * 100;
 }
 
 interface Waiting {
@@ -159,7 +165,7 @@ function climb(at: Climb, start: Tables): number {
     heap.sort((a, b) => a.bound - b.bound);
     const node = heap.pop();
     if (!node || node.bound <= standing(school) + ALIKE) return -Infinity;
-    if (at.isLate() && best.size > 0) return node.bound;
+    if (at.isLate()) return node.bound;
     const plan = planOf(at.measure, at.ground, school, node.chosen);
     at.looked.rooms += 1;
     if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {

@@ -1,17 +1,5 @@
 import { z } from "zod";
-import {
-  boxesToPlan,
-  PRESET_NAMES,
-  PRESETS,
-  readForbidden,
-  readMust,
-  readPin,
-  searchPlans,
-  smallestConflict,
-  wiringSpace,
-  type Bond,
-  type Must,
-} from "@/core/plan";
+import { boxesToPlan, PRESET_NAMES, PRESETS, readWishes, searchPlans, smallestConflict, wiringSpace } from "@/core/plan";
 import { plansReport } from "@/core/report";
 import { freeCounts } from "@/core/stock";
 import { database, findJob, jobParts, stockItems } from "@/server";
@@ -34,27 +22,19 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   const db = await database();
   const found = await findJob(db, id);
   if (!found) return noSuchJob();
-  const bonds: Bond[] = [];
-  for (const [what, texts, read] of [
-    ["pin", wish.pin, readPin],
-    ["forbid", wish.forbid, readForbidden],
-  ] as const)
-    for (const text of texts) {
-      const bond = read(found.job, text);
-      if (!bond) return problem({ status: 400, title: "Not understood", detail: `${what}: “${text}” names nothing in this job.` });
-      bonds.push(bond);
-    }
-  const musts: Must[] = found.job.brief.mustStay.map((device) => ({ must: "keep", device }));
-  for (const text of wish.must) {
-    const must = readMust(found.job, text);
-    if (!must) return problem({ status: 400, title: "Not understood", detail: `must: “${text}” names nothing in this job.` });
-    musts.push(must);
+  const wishes = readWishes(found.job, wish);
+  if (!wishes.ok) {
+    const { option, text } = wishes.refusal;
+    return problem({ status: 400, title: "Not understood", detail: `${option}: “${text}” names nothing in this job.` });
   }
+  const { bonds, musts } = wishes.value;
   const items = await stockItems(db);
   const space = wiringSpace(found.job, boxesToPlan(found.job, items, freeCounts(items, await jobParts(db))), bonds, musts);
   if (!space) return problem({ status: 409, title: "Nothing to plan", detail: "The job has no screen, or nothing that sounds." });
   const plans = searchPlans(space, PRESETS[wish.preset], { clock: () => performance.now(), mostMs: MOST_MS });
   const conflict =
-    plans.plans.length === 0 && wish.must.length ? smallestConflict({ job: found.job, boxes: space.boxes, bonds, musts }) : null;
+    plans.plans.length === 0 && plans.proven && wish.must.length
+      ? smallestConflict({ job: found.job, boxes: space.boxes, bonds, musts })
+      : null;
   return Response.json({ preset: wish.preset, ...plansReport(space, plans, { top: wish.top, conflict }) });
 });
