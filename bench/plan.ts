@@ -27,7 +27,7 @@ export function benchPlans() {
   return [2, 4, 6, 8, 12, 16, 24].map((players) => {
     const job = roomOf(players);
     const boxes = BOXES.flatMap((archetype) => boxOfShelf(job, archetype, 80, "van") ?? []);
-    const space = wiringSpace(job, boxes);
+    const space = wiringSpace(job, { boxes });
     if (!space) throw new Error("nothing to plan");
     const begun = performance.now();
     let first = 0;

@@ -1,6 +1,6 @@
 import { findArchetype } from "@/core/device";
 import {
-  boxesToPlan,
+  atHand,
   boxOfShelf,
   PRESET_NAMES,
   PRESETS,
@@ -11,6 +11,7 @@ import {
   smallestConflict,
   whyNot,
   wiringSpace,
+  type AtHand,
   type Preset,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
@@ -51,15 +52,16 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   const wishes = readWishes(job, options);
   if (!wishes.ok) throw namesNothing(`--${wishes.refusal.option}`, wishes.refusal.text);
   const { bonds, musts } = wishes.value;
-  const boxes = boxesOf(job, options.van);
-  const space = wiringSpace(job, boxes, bonds, musts);
+  const own = atHandOf(job, options.van);
+  const space = wiringSpace(job, own, { bonds, musts });
   if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
   const asked = options.whyNot === undefined ? null : readAsked(job, options.whyNot);
   if (options.whyNot !== undefined && !asked) throw namesNothing("--why-not", options.whyNot);
   const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
   const found = searchPlans(space, PRESETS[preset], limits);
   const answer = asked && whyNot(space, PRESETS[preset], found, asked, limits);
-  const conflict = found.plans.length === 0 && found.proven && options.must?.length ? smallestConflict({ job, boxes, bonds, musts }) : null;
+  const conflict =
+    found.plans.length === 0 && found.proven && options.must?.length ? smallestConflict({ job, atHand: own, bonds, musts }) : null;
   if (options.json) {
     process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, { top, conflict, asked: answer }) })}\n`);
   } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
@@ -69,13 +71,14 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
 }
 
 /** The boxes that were named; else whatever the brief lets one buy. */
-function boxesOf(job: Job, van: readonly string[] | undefined) {
-  if (!van) return boxesToPlan(job);
-  return van.map((archetype) => {
+function atHandOf(job: Job, van: readonly string[] | undefined): AtHand {
+  if (!van) return atHand(job);
+  const boxes = van.map((archetype) => {
     const box = findArchetype(archetype) ? boxOfShelf(job, archetype, null, "van") : null;
     if (!box) throw new UnusableInput(`--van: there is no box “${archetype}” on the shelf.`);
     return box;
   });
+  return { boxes };
 }
 
 const namesNothing = (option: string, text: string): UnusableInput =>

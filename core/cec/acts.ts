@@ -1,7 +1,7 @@
 import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { ROOT, type PhysicalAddress } from "./address";
 import { simulate, type Pressed, type Trace } from "./simulate";
-import type { Cast } from "./sound-of";
+import { otherScreenOver, type Cast } from "./sound-of";
 import { isPlayer, type Station } from "./station";
 import type { Household } from "./stations";
 
@@ -69,6 +69,14 @@ export function castOf(
   const chosen = chosenSoundSystem(job)?.id;
   const system = chosen ? stations.get(chosen) : undefined;
   return { screen, system: system?.nature.kind === "audio" ? system : undefined, stations };
+}
+
+/** The screen by which an act is judged: the one that it is about, the one over the player that it wakes, else the main one. */
+export function screenOfAct(household: Household, act: Act): string | null {
+  if (act.act === "other-screen-on") return act.device;
+  const player = act.act === "wake" ? household.stations.get(act.device) : undefined;
+  const other = player && otherScreenOver(castOf(household), player);
+  return other?.nature.device ?? household.mainScreen;
 }
 
 /** A screen with apps or a tuner that this household watches sounds by itself; another one waits for a player. */
@@ -187,7 +195,8 @@ function watch(household: Household, seed: number, device?: string): ReadonlyMap
   };
   if (system && now.get(system.nature.device)?.power !== "on") press(system.nature.device, { press: "power-on" });
   if (player && now.get(player.nature.device)?.power !== "on") press(player.nature.device, { press: "power-on" });
-  const address: PhysicalAddress = player?.nature.physical ?? ROOT;
+  const isElsewhere = player !== undefined && otherScreenOver(castOf(household), player) !== undefined;
+  const address: PhysicalAddress = player && !isElsewhere ? player.nature.physical : ROOT;
   if (now.get(screen.nature.device)?.source !== address) {
     const input = screen.nature.inputs.findIndex((one) => one === address) + 1;
     if (input) press(screen.nature.device, { press: "input", input });

@@ -1,4 +1,4 @@
-import { actsOf, castOf, hasOwnContents, play, type Act, type Played } from "./acts";
+import { actsOf, castOf, hasOwnContents, play, screenOfAct, type Act, type Played } from "./acts";
 import { inputTowards, ROOT } from "./address";
 import { momentsOf } from "./moments";
 import { simulate, type Pressed, type Trace } from "./simulate";
@@ -97,7 +97,7 @@ export function missesOf(
   stations: ReadonlyMap<string, Station>,
 ): readonly Miss[] {
   const { job } = household;
-  const cast = castOf({ ...household, stations });
+  const cast = castOf({ ...household, stations }, screenOfAct(household, act));
   const { screen, system } = cast;
   switch (act.act) {
     case "screen-on":
@@ -108,10 +108,9 @@ export function missesOf(
         ...(job.brief.newsFrom === "screen" ? ownSpeakersMisses(household, cast) : soundMisses(household, cast)),
       ];
     case "other-screen-on": {
-      const other = castOf({ ...household, stations }, act.device);
       const listens = [...soundWaysOf(household.solved.rows, act.device).values()].some((way) => way !== "none");
       const isDeaf = listens && system && system.power !== "on";
-      return [...screenMisses(other), ...(isDeaf ? [{ miss: "system-off", device: system.nature.device } as const] : [])];
+      return [...screenMisses(cast), ...(isDeaf ? [{ miss: "system-off", device: system.nature.device } as const] : [])];
     }
     case "wake":
       return [...screenMisses(cast), ...shownMisses(cast, act.device), ...soundMisses(household, cast)];
@@ -198,11 +197,11 @@ const ownSpeakersMisses = ({ soundWays }: Household, cast: Cast): readonly Miss[
 /** What a person can press for what is missing; empty where a press does not help. */
 function stepsFor(
   household: Household,
-  { pressed }: Played,
+  { act, pressed }: Played,
   misses: readonly Miss[],
   stations: ReadonlyMap<string, Station>,
 ): readonly HandStep[] {
-  const { screen } = castOf({ ...household, stations });
+  const { screen, system } = castOf({ ...household, stations }, screenOfAct(household, act));
   return misses.flatMap((miss): HandStep[] => {
     switch (miss.miss) {
       case "screen-off":
@@ -216,12 +215,10 @@ function stepsFor(
       case "went-off":
         return [{ device: miss.device, key: { press: "power-on" } }];
       case "sound-from-screen":
-      case "no-sound": {
-        const { system } = castOf({ ...household, stations });
+      case "no-sound":
         return system?.nature.quirks.has("arc-only-by-hand") && system.power === "on"
           ? [{ device: system.nature.device, key: { press: "begin-return" } }]
           : [];
-      }
       case "loudness-stays":
         return pressed.map(({ key }) => ({ device: miss.device, key }));
       case "shows-other": {

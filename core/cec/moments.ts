@@ -1,4 +1,4 @@
-import { castOf, type Played } from "./acts";
+import { castOf, screenOfAct, type Played } from "./acts";
 import { shownDevice, soundingOf, volumeOwner, type Sounding } from "./sound-of";
 import type { Station } from "./station";
 import type { Household } from "./stations";
@@ -38,7 +38,7 @@ export interface Sensed {
 
 /** What is seen and heard along an act, told only where it changes. */
 export function sensedOf(household: Household, played: Played): readonly Sensed[] {
-  const wanted = played.act.act === "other-screen-on" ? played.act.device : household.mainScreen;
+  const wanted = screenOfAct(household, played.act);
   const all = momentsOf(played).map(({ tMs, stations }): Sensed => {
     const cast = castOf({ ...household, stations }, wanted);
     const sounding = soundingOf(household.soundWays, cast);

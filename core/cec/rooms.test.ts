@@ -414,3 +414,32 @@ describe("whatever keys are pressed in whatever order", () => {
 function removeRoom(job: Job, id: string): Job {
   return made(job, removeWithCables(job, id));
 }
+
+describe("a player at each of two screens, both at their input 1", () => {
+  // Every display is the root of its own addresses: 1.0.0.0 at the one is not 1.0.0.0 at the other (HDMI 1.4 §8.7).
+  const both = room(
+    [
+      device("tv-arc", "tv"),
+      device("projector", "projector"),
+      device("bar-one-input", "bar"),
+      device("streamer-4k", "first"),
+      device("streamer-4k", "second"),
+    ],
+    "bar hdmi-out > tv hdmi1",
+    "first hdmi-out > tv hdmi2",
+    "second hdmi-out > projector hdmi2",
+  );
+  const without = {
+    ...both,
+    devices: both.devices.filter(({ id }) => id !== "first"),
+    cables: both.cables.filter(({ from }) => from.device !== "first"),
+  };
+  const wakeOf = (job: typeof both) => judgeAct(householdOf(job, "planned", { mainScreen: "tv" }), { act: "wake", device: "second" });
+
+  test("waking the one is judged at its own screen, whoever sits at the other", () => {
+    expect(wakeOf(both)?.verdict).toEqual(wakeOf(without)?.verdict);
+    const shown = wakeOf(both)?.played.trace.end;
+    expect(shown?.get("projector")?.source).toBe(shown?.get("second")?.nature.physical);
+    expect(shown?.get("tv")?.power).toBe("standby");
+  });
+});

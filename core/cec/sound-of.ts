@@ -61,11 +61,23 @@ export const returnTaker = ({ screen, system, stations }: Cast): Station | undef
         ({ nature }) => nature.kind === "audio" && nature.logical !== null && nature.wire === screen?.nature.wire,
       );
 
+/**
+ * The screen on whose wire a device hangs, where that is another than this one: each screen numbers its own inputs, so an address says
+ * nothing at the other. Source: HDMI 1.4 §8.7 (every display is a root).
+ */
+export const otherScreenOver = (
+  { screen, stations }: Pick<Cast, "screen" | "stations">,
+  { nature: { wire } }: Station,
+): Station | undefined =>
+  wire === screen?.nature.wire ? undefined : [...stations.values()].find(({ nature }) => nature.kind === "tv" && nature.wire === wire);
+
 /** The device that the screen shows: the one that stands where it takes the source to be. */
 export function shownDevice({ screen, stations }: Cast): string | undefined {
   const source = screen?.source ?? ROOT;
   if (source === ROOT) return screen?.nature.device;
-  const players = [...stations.values()].filter(({ nature }) => isPlayer(nature.kind));
+  const players = [...stations.values()].filter(
+    (station) => isPlayer(station.nature.kind) && !otherScreenOver({ screen, stations }, station),
+  );
   const there = players.find(({ nature }) => nature.physical === source);
   // One that takes no part claims nothing; it is shown when the screen turns to its input.
   const mute = players.find(({ nature, power }) => nature.logical === null && power === "on" && isBelow(nature.physical, source));

@@ -27,4 +27,5 @@ export { salvageJob, type Salvaged } from "./salvage";
 export { readShelfFile, SHELF_FORMAT, writeShelfFile } from "./shelf-file";
 export { typedWords } from "./typed-words";
 export { runBetween, whyNotLay } from "./run";
+export { loopThrough } from "./loop-through";
 export { coveringStick, whyNotPlug } from "./why-not-plug";

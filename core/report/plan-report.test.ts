@@ -4,7 +4,7 @@ import { PRESETS, searchPlans, wiringSpace } from "@/core/plan";
 import { plansReport, planTables } from "@/core/report";
 
 const job = demoJob("sail-loft");
-const space = wiringSpace(job, []);
+const space = wiringSpace(job, { boxes: [] });
 if (!space) throw new Error("nothing to plan");
 const found = searchPlans(space, PRESETS["best-sound"]);
 const report = plansReport(space, found, { top: 2 });

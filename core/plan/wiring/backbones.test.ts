@@ -5,13 +5,16 @@ import { solve } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import { findPort, whyNotPlug } from "@/core/job";
 import { backbonesOf } from "./backbones";
-import { boxOfShelf } from "./boxes-to-plan";
+import { boxOfShelf } from "./at-hand";
 import { planOf, backboneEffort } from "./make-plan";
-import { effortPoints } from "./figures";
-import { groundsOf, optionsOf, type Measure, type PlayerOption } from "./options";
-import { RowMemo } from "./row-memo";
+import { jobWith } from "./room-of";
+import { bestSettled, Worth } from "./climb";
+import { effortPoints } from "./effort";
+import { groundsOf, newMeasure, sharpened } from "./grounds";
+import { plugsOf } from "./plugs";
+import { settle, switchesOf, type PlayerOption } from "./settle";
 import { hubOf, schoolsOn } from "./schools";
-import { inputKinds } from "./sockets";
+import { inputKinds, NO_SOCKETS } from "./sockets";
 import { wiringSpace, type WiringSpace } from "./space";
 import { PRESETS } from "./weights";
 
@@ -19,16 +22,28 @@ const rooms = fc.record({
   screen: fc.constantFrom("tv-arc", "tv-earc", "tv-no-return", "projector", "tv-coaxial"),
   system: fc.constantFrom("bar-one-input", "bar-arc-optical", "receiver-51", "amplifier-knob"),
   players: fc.array(fc.constantFrom("streamer-4k", "console-mat", "disc-player-hd"), { maxLength: 3 }),
-  box: fc.constantFrom("earc-extractor-mixed", "switch-3x1", "arc-adapter", "extractor", "splitter-1x2", "optical-to-coaxial"),
+  box: fc.constantFrom(
+    "earc-extractor-mixed",
+    "switch-3x1",
+    "arc-adapter",
+    "extractor",
+    "splitter-1x2",
+    "matrix-4x2",
+    "optical-to-coaxial",
+  ),
+  second: fc.boolean(),
 });
 type Room = typeof rooms extends fc.Arbitrary<infer One> ? One : never;
 
-function spaceOf({ screen, system, players, box }: Room): WiringSpace {
-  const job = room([device(screen, "screen"), device(system, "system"), ...players.map((kind, index) => device(kind, `p${index}`))]);
-  const space = wiringSpace(
-    job,
-    [boxOfShelf(job, box, 50, "van")].flatMap((one) => one ?? []),
-  );
+function spaceOf({ screen, system, players, box, second }: Room): WiringSpace {
+  const projector = second ? [device("projector", "projector")] : [];
+  const job = room([
+    device(screen, "screen"),
+    ...projector,
+    device(system, "system"),
+    ...players.map((kind, index) => device(kind, `p${index}`)),
+  ]);
+  const space = wiringSpace(job, { boxes: [boxOfShelf(job, box, 50, "van")].flatMap((one) => one ?? []) });
   if (!space) throw new Error("nothing to plan");
   return space;
 }
@@ -38,7 +53,8 @@ describe("every backbone", () => {
     fc.assert(
       fc.property(rooms, (one) => {
         const space = spaceOf(one);
-        for (const { job, wires, boxes, hubs } of backbonesOf(space)) {
+        for (const { wires, boxes, hubs } of backbonesOf(space)) {
+          const job = jobWith(space, hubs, wires);
           let bare = { ...job, cables: space.fixedCables.slice() };
           for (const { cable } of wires) {
             expect(whyNotPlug(bare, cable.from, cable.to)).toBeNull();
@@ -56,9 +72,11 @@ describe("every backbone", () => {
   });
 
   test("hangs the sound system on a return socket where the screen has one", () => {
-    const space = spaceOf({ screen: "tv-earc", system: "bar-one-input", players: [], box: "switch-3x1" });
-    const backs = [...backbonesOf(space)].flatMap(({ job, wires }) =>
-      wires.flatMap(({ cable }) => (cable.from.device === "system" && cable.to.device === "screen" ? [findPort(job, cable.to)] : [])),
+    const space = spaceOf({ screen: "tv-earc", system: "bar-one-input", players: [], box: "switch-3x1", second: false });
+    const backs = [...backbonesOf(space)].flatMap(({ hubs, wires }) =>
+      wires.flatMap(({ cable }) =>
+        cable.from.device === "system" && cable.to.device === "screen" ? [findPort(jobWith(space, hubs, wires), cable.to)] : [],
+      ),
     );
     expect(backs.length).toBeGreaterThan(0);
     for (const port of backs) expect(port?.connector === "hdmi" && port.returns).toBe("earc");
@@ -68,7 +86,7 @@ describe("every backbone", () => {
 describe("sockets", () => {
   test("that are alike in every fact are told once; those of another rate, of a return, or taken are not among them", () => {
     const tv = device("tv-arc", "tv");
-    const kinds = inputKinds(tv, []);
+    const kinds = inputKinds(tv, NO_SOCKETS);
     expect(kinds.map(({ ports }) => ports.length).reduce((sum, count) => sum + count, 0)).toBe(
       tv.ports.filter(({ connector, direction }) => connector === "hdmi" && direction === "in").length,
     );
@@ -77,13 +95,16 @@ describe("sockets", () => {
   });
 
   test("out of which sound goes are none for a player", () => {
-    expect(inputKinds(device("earc-extractor-mixed", "box"), []).flatMap(({ ports }) => ports)).toEqual(["hdmi-in"]);
+    expect(inputKinds(device("earc-extractor-mixed", "box"), NO_SOCKETS).flatMap(({ ports }) => ports)).toEqual(["hdmi-in"]);
   });
 });
 
 describe("a box that only gathers sockets", () => {
   test("is no hub of its own: whoever sits in it comes in where it leads", () => {
-    const space = spaceOf({ screen: "tv-arc", system: "receiver-51", players: [], box: "switch-3x1" });
+    // More players than the screen has sockets of a kind: nothing is gathered where there are enough.
+    const players = Array.from({ length: 4 }, () => "streamer-4k" as const);
+    const space = spaceOf({ screen: "tv-arc", system: "receiver-51", players, box: "switch-3x1", second: false });
+    expect([...backbonesOf({ ...space, players: [] })].filter(({ boxes }) => boxes.length === 1)).toEqual([]);
     const gathered = [...backbonesOf(space)].filter(({ boxes }) => boxes.length === 1);
     expect(gathered.length).toBeGreaterThan(0);
     for (const backbone of gathered) {
@@ -94,6 +115,26 @@ describe("a box that only gathers sockets", () => {
   });
 });
 
+/** Every plug of every player on the first grounds of the first backbones of a space, worked out. */
+function* worked(space: WiringSpace, backbones: number, grounds: number) {
+  const measure = sharpened(newMeasure(space, PRESETS["best-sound"]));
+  for (const backbone of [...backbonesOf(space)].slice(0, backbones)) {
+    const { tables } = plugsOf(measure, backbone);
+    const all = [...groundsOf(measure, backbone)].slice(0, grounds);
+    yield {
+      measure,
+      backbone,
+      tables,
+      grounds: all.map((ground) => ({
+        ground,
+        options: tables.map((plugs) => plugs.map((plug) => ({ plug, option: settle(measure, ground, plug) }))),
+      })),
+    };
+  }
+}
+
+const kindOf = ({ kind }: Pick<PlayerOption, "kind">) => (kind ? `${kind.device} ${kind.ports.join()}` : "");
+
 describe("the bound of an assignment", () => {
   const weights = PRESETS["best-sound"];
 
@@ -101,35 +142,58 @@ describe("the bound of an assignment", () => {
     fc.assert(
       fc.property(rooms, fc.array(fc.nat(), { minLength: 8, maxLength: 8 }), (one, picks) => {
         const space = spaceOf(one);
-        const measure: Measure = { space, weights, memo: new RowMemo(), ease: new Map() };
         let pick = 0;
-        for (const backbone of [...backbonesOf(space)].slice(0, 4)) {
-          for (const ground of [...groundsOf(measure, backbone)].slice(0, 2)) {
+        for (const { measure, backbone, grounds } of worked(space, 4, 2))
+          for (const { ground, options } of grounds) {
             const taken = new Map<string, number>();
-            const chosen = space.players.map((player): PlayerOption | undefined => {
-              const options = optionsOf(measure, ground, player).filter(
-                ({ kind }) => !kind || (taken.get(`${kind.device} ${kind.ports.join()}`) ?? 0) < kind.ports.length,
+            const chosen = options.flatMap((plugs): PlayerOption[] => {
+              const free = plugs.flatMap(({ option }) =>
+                option && (!option.kind || (taken.get(kindOf(option)) ?? 0) < option.kind.ports.length) ? [option] : [],
               );
-              const option = options[(picks[(pick += 1) % picks.length] ?? 0) % options.length];
-              if (option?.kind) {
-                const key = `${option.kind.device} ${option.kind.ports.join()}`;
-                taken.set(key, (taken.get(key) ?? 0) + 1);
-              }
-              return option;
+              const option = free[(picks[(pick += 1) % picks.length] ?? 0) % free.length];
+              if (option?.kind) taken.set(kindOf(option), (taken.get(kindOf(option)) ?? 0) + 1);
+              return option ? [option] : [];
             });
-            const options = chosen.flatMap((option) => option ?? []);
-            const plan = planOf(measure, ground, "mixed", options);
+            const plan = planOf(measure, ground, "mixed", chosen);
             const ease = space.players.length ? 0 : weights.ease;
-            const bound =
-              ground.points +
-              ease -
-              effortPoints(backboneEffort(space, backbone), weights) +
-              options.reduce((sum, { points }) => sum + points, 0);
-            if (plan) expect(plan.points).toBeLessThanOrEqual(bound + 1e-6);
+            const before = ground.points + ease - effortPoints(backboneEffort(space, backbone), weights);
+            if (plan) expect(plan.points).toBeLessThanOrEqual(before + chosen.reduce((sum, { points }) => sum + points, 0) + 1e-6);
           }
-        }
       }),
       { numRuns: 60, seed: 32 },
+    );
+  });
+
+  test("from the reach of a socket alone is never below what the plug brings, nor is what one ground tells of another", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { grounds } of worked(spaceOf(one), 6, 6))
+          for (const { ground, options } of grounds)
+            options.forEach((plugs, player) =>
+              plugs.forEach(({ plug, option }, at) => {
+                if (!option) return;
+                expect(option.points).toBeLessThanOrEqual(plug.most + 1e-6);
+                for (const other of grounds.filter((one) => switchesOf(one.ground) === switchesOf(ground)))
+                  expect(other.options[player]?.[at]?.option?.points ?? -Infinity).toBeLessThanOrEqual(option.most + 1e-6);
+              }),
+            );
+      }),
+      { numRuns: 60, seed: 34 },
+    );
+  });
+
+  test("worked out only where it could win is the same as worked out everywhere", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { measure, tables, grounds } of worked(spaceOf(one), 4, 2))
+          for (const { ground, options } of grounds) {
+            const found = bestSettled(tables, new Worth(measure, ground, new Map()), -Infinity);
+            const all = new Worth(measure, ground, new Map());
+            options.flat().forEach(({ plug }) => all.settle(plug));
+            expect(found?.worth).toBeCloseTo(bestSettled(tables, all, -Infinity)?.worth ?? NaN, 9);
+          }
+      }),
+      { numRuns: 40, seed: 35 },
     );
   });
 });
@@ -139,11 +203,9 @@ describe("rows remembered from room to room", () => {
     fc.assert(
       fc.property(rooms, (one) => {
         const space = spaceOf(one);
-        const measure: Measure = { space, weights: PRESETS["best-sound"], memo: new RowMemo(), ease: new Map() };
-        for (const backbone of [...backbonesOf(space)].slice(0, 5))
-          for (const ground of [...groundsOf(measure, backbone)].slice(0, 3))
+        for (const { measure, grounds } of worked(space, 5, 3))
+          for (const { ground } of grounds)
             for (const player of space.players) {
-              optionsOf(measure, ground, player);
               const job = { ...ground.solved.job, devices: [...ground.solved.job.devices, player] };
               const fresh = solve(job, "planned");
               const told = measure.memo.rowsOf(job, player.id, () => fresh);

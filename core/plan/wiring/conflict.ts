@@ -1,19 +1,20 @@
 import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, findDevice, replaceDevice, type Job } from "@/core/job";
 import { backbonesOf } from "./backbones";
+import { bestSettled, Worth } from "./climb";
 import type { Must } from "./musts";
-import { groundsOf, optionsOf, type Measure } from "./options";
-import { RowMemo } from "./row-memo";
+import { groundsOf, newMeasure } from "./grounds";
+import { plugsOf } from "./plugs";
 import { schoolsOn } from "./schools";
-import { assign } from "./search";
-import { wiringSpace, type Bond, type BoxAtHand } from "./space";
+
+import { wiringSpace, type AtHand, type Bond } from "./space";
 import { startsOf } from "./starts";
 import { PRESETS } from "./weights";
 
 /** A room with what may be put into it and what is wished of it. */
 export interface Wished {
   readonly job: Job;
-  readonly boxes: readonly BoxAtHand[];
+  readonly atHand: AtHand;
   readonly bonds: readonly Bond[];
   readonly musts: readonly Must[];
 }
@@ -54,15 +55,17 @@ function isPossible(wished: Wished, mayGo: readonly string[] = []): boolean {
 }
 
 /** Whether some backbone with some settings leaves every player an option that fulfils what is wished of it. */
-function canBeWired({ job, boxes, bonds, musts }: Wished): boolean {
-  const space = wiringSpace(job, boxes, bonds, musts);
+function canBeWired({ job, atHand, bonds, musts }: Wished): boolean {
+  const space = wiringSpace(job, atHand, { bonds, musts });
   if (!space) return false;
-  const measure: Measure = { space, weights: PRESETS["best-sound"], memo: new RowMemo(), ease: new Map() };
-  for (const backbone of backbonesOf(space))
+  const measure = newMeasure(space, PRESETS["best-sound"]);
+  for (const backbone of backbonesOf(space)) {
+    const { tables } = plugsOf(measure, backbone);
+    const starts = schoolsOn(space, backbone).flatMap((school) => startsOf(space, backbone, school, tables));
     for (const ground of groundsOf(measure, backbone)) {
-      const tables = space.players.map((player) => optionsOf(measure, ground, player));
-      const starts = schoolsOn(space, backbone).flatMap((school) => startsOf(space, backbone, school, tables));
-      if (starts.some((start) => assign(start) !== null)) return true;
+      const worth = new Worth(measure, ground, new Map());
+      if (starts.some((start) => bestSettled(start, worth, -Infinity) !== null)) return true;
     }
+  }
   return false;
 }

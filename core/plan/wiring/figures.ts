@@ -1,15 +1,14 @@
 import { actFigures, actsOf, castOf, eventOf, householdOf, relianceOf, type Act, type ActFigures } from "@/core/cec";
 import type { Arrival, Solved } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
-import type { Device } from "@/core/device";
-import { runBetween, type Job } from "@/core/job";
-import { menusOf, type SettingChoice } from "./hub-settings";
-import type { BoxAtHand, WiringSpace } from "./space";
-import { ACT_WEIGHTS, actEase, MINUTES, pictureKept, soundKept, type Weights } from "./weights";
+import type { Job } from "@/core/job";
+import type { Effort } from "./effort";
+import type { WiringSpace } from "./space";
+import { ACT_WEIGHTS, actEase, pictureKept, soundKept, type Weights } from "./weights";
 import type { Wire } from "./wires";
 
 /** What a plan gives and what it costs, each with its unit. */
-export interface PlanFigures {
+export interface PlanFigures extends Omit<Effort, "guessed"> {
   /** Shares of 0 to 1 of all that the room's players could give. */
   readonly sound: number;
   readonly picture: number;
@@ -20,75 +19,22 @@ export interface PlanFigures {
   readonly without: number;
   /** Rows out of step although their sound arrives. */
   readonly outOfStep: number;
-  /** In the currency of the settings; what is not priced is counted apart. */
-  readonly money: number;
-  readonly unpriced: number;
-  readonly newCables: number;
-  /** Cables that run from one room or place to another. */
-  readonly pulls: number;
-  readonly minutes: number;
+  /** Rows whose answer hangs on a fact that nobody knows, and rows that carry a caution: a known quirk of a device, a lead at its limit. */
+  readonly unknown: number;
+  readonly cautioned: number;
   readonly menus: number;
   /** Remotes that the everyday acts need together, and keys that remain after the first. */
   readonly remotes: number;
   readonly steps: number;
   /** Players whose sound ends when somebody switches HDMI control off. */
   readonly onControl: number;
+  /** Devices that must be on for the news of the main screen to be heard from the sound system; null: it is not heard there. */
+  readonly onForNews: number | null;
+  /** New boxes and cables that are not in the van. */
+  readonly toBuy: number;
   readonly freeSockets: number;
   readonly acts: readonly ActFigures[];
 }
-
-/** What is put in and laid for a plan, as far as it counts for cost and work. */
-export interface Effort {
-  readonly money: number;
-  readonly unpriced: number;
-  readonly newCables: number;
-  readonly pulls: number;
-  readonly minutes: number;
-}
-
-export const NO_EFFORT: Effort = { money: 0, unpriced: 0, newCables: 0, pulls: 0, minutes: 0 };
-
-export const addEffort = (a: Effort, b: Effort): Effort => ({
-  money: a.money + b.money,
-  unpriced: a.unpriced + b.unpriced,
-  newCables: a.newCables + b.newCables,
-  pulls: a.pulls + b.pulls,
-  minutes: a.minutes + b.minutes,
-});
-
-/** A box with more sockets is more to mount and to explain; of two that do the same the smaller one wins. */
-export const boxEffort = ({ device, price, isThere }: BoxAtHand): Effort => ({
-  ...NO_EFFORT,
-  money: isThere ? 0 : (price ?? 0),
-  unpriced: !isThere && price === null ? 1 : 0,
-  minutes: isThere ? 0 : MINUTES.box + device.ports.length * MINUTES.socket,
-});
-
-/** A wire costs nothing where it lies as it is, a plug where it is moved, and is laid or pulled where it is new. */
-export function wireEffort(job: Job, { cable, lying }: Wire): Effort {
-  if (lying) {
-    const moved = Number(lying.from.port !== cable.from.port) + Number(lying.to.port !== cable.to.port);
-    // What lies and stays need not be taken out, which is counted for all of them beforehand.
-    return { ...NO_EFFORT, minutes: moved * MINUTES.plug - MINUTES.takeOut };
-  }
-  const isPull = runBetween(job, cable.from.device, cable.to.device) !== undefined;
-  return { ...NO_EFFORT, newCables: 1, pulls: Number(isPull), minutes: isPull ? MINUTES.pull : MINUTES.cable };
-}
-
-export const menuEffort = (devices: readonly Device[], choices: readonly SettingChoice[]): Effort => ({
-  ...NO_EFFORT,
-  minutes: devices.reduce((sum, device) => sum + menusOf(device, choices), 0) * MINUTES.setting,
-});
-
-/** Every lying cable would have to be taken out, but for those that a plan keeps. */
-export const takeOutEffort = ({ lying }: WiringSpace): Effort => ({ ...NO_EFFORT, minutes: lying.length * MINUTES.takeOut });
-
-/** What a box counts whose price nobody gave: something it costs, and saying nothing would make it free. */
-const UNPRICED = 100;
-
-/** How many points the effort of a plan loses. */
-export const effortPoints = ({ money, unpriced, minutes, pulls }: Effort, weights: Weights): number =>
-  ((money + unpriced * UNPRICED) / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls;
 
 /** What each content of a room counts, so that all of them together are 1, and a content on two screens counts once. */
 export function contentShare(job: Job): number {
@@ -156,7 +102,12 @@ export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): 
   );
 
 /** All figures of a wired room, from its solved board. */
-export function figuresOf(space: WiringSpace, solved: Solved, effort: Effort, menus: number): PlanFigures {
+export function figuresOf(
+  space: WiringSpace,
+  solved: Solved,
+  { guessed: _guessed, ...effort }: Effort,
+  { menus, toBuy }: Pick<PlanFigures, "menus" | "toBuy">,
+): PlanFigures {
   const { job, rows } = solved;
   const share = contentShare(job);
   const common = commonActs(space);
@@ -175,14 +126,24 @@ export function figuresOf(space: WiringSpace, solved: Solved, effort: Effort, me
     reduced: rows.filter(({ verdict }) => verdict === "reduced").length,
     without: rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,
     outOfStep: rows.filter(({ arrives, lipSync }) => arrives && lipSync !== null && lipSync !== "in-step").length,
+    unknown: rows.filter(({ verdict }) => verdict === "unknown").length,
+    cautioned: rows.filter(({ cautions }) => cautions.length > 0).length,
     ...effort,
     menus,
+    toBuy,
     remotes: Math.max(1, ...acts.map(({ remotes }) => remotes)),
     steps: counted.reduce((sum, { steps }) => sum + steps, 0),
     onControl: relianceOf(household)?.players.length ?? 0,
+    onForNews: onForNews(space, rows),
     freeSockets: freeSocketsOf(job, castOf(household).screen?.nature.device),
     acts,
   };
+}
+
+/** The devices that the news of the main screen's own tuner passes through until it is heard. */
+function onForNews({ mainScreen, system }: WiringSpace, rows: readonly Arrival[]): number | null {
+  const news = rows.find((row) => row.player === mainScreen && row.content.kind === "news" && row.arrives && row.system === system.id);
+  return news ? new Set(news.hops.map(({ device }) => device)).size : null;
 }
 
 /** HDMI inputs of the main screen and the sound system that nothing sits in. */

@@ -1,7 +1,7 @@
 export { bestAssignment, type Assignment, type WorthTable } from "./assignment";
 export { smallestConflict, type Wished } from "./conflict";
 export { readMust, type Must } from "./musts";
-export { boxesToPlan, boxOfShelf } from "./boxes-to-plan";
+export { atHand, boxOfShelf } from "./at-hand";
 export type { PlanFigures } from "./figures";
 export { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type ScheduleLine, type ShoppingLine } from "./lists";
 export { planCommand } from "./plan-command";
@@ -9,6 +9,6 @@ export { readAsked, readForbidden, readPin, readWishes, type WrittenWishes } fro
 export { SCHOOLS, type School } from "./schools";
 export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
-export { wiringSpace, type Bond, type BoxAtHand, type WiringSpace } from "./space";
+export { wiringSpace, type AtHand, type Bond, type BoxAtHand, type CableAtHand, type WiringSpace } from "./space";
 export { PRESETS, PRESET_NAMES, type Preset, type Weights } from "./weights";
 export { whyNot, type WhyNot } from "./why-not";

@@ -1,23 +1,13 @@
 import { solve } from "@/core/chain";
 import type { Device } from "@/core/device";
-import { freeId, type Cable } from "@/core/job";
-import { jobWith, type Backbone } from "./backbones";
-import { pinnedPort } from "./bonds";
-import {
-  addEffort,
-  boxEffort,
-  effortPoints,
-  figuresOf,
-  leadsAreUsed,
-  menuEffort,
-  NO_EFFORT,
-  takeOutEffort,
-  wireEffort,
-  type Effort,
-  type PlanFigures,
-} from "./figures";
+import type { Backbone } from "./backbones";
+import { jobWith } from "./room-of";
+import { addEffort, boxEffort, effortPoints, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
+import { giveOut, suppliedBy, withOwnIds } from "./give-out";
+import { figuresOf, leadsAreUsed, type PlanFigures } from "./figures";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
-import type { Ground, Measure, PlayerOption } from "./options";
+import type { Ground, Measure } from "./grounds";
+import type { PlayerOption } from "./settle";
 import type { School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
 import type { Wire } from "./wires";
@@ -37,66 +27,40 @@ export interface WiringPlan {
 
 /** What a backbone costs and asks for, before a player is plugged in. */
 export const backboneEffort = (space: WiringSpace, { boxes, wires }: Backbone): Effort =>
-  [...boxes.map(boxEffort), ...wires.map((wire) => wireEffort(space.job, wire))].reduce(addEffort, takeOutEffort(space));
+  [...boxes.map(boxEffort), ...wires.map((wire) => wireEffort(space, wire))].reduce(addEffort, takeOutEffort(space));
 
 /**
  * The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. Null where a
- * lead would carry nothing.
+ * lead would carry nothing, or where a stick would cover a socket that somebody needs.
  */
 export function planOf({ space, weights }: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null {
   const { backbone } = ground;
   const settings = [...ground.settings, ...chosen.flatMap((option) => option.settings)];
-  const wires = [...backbone.wires, ...plugged(space, chosen)];
   const players = space.players.map((player) => withSettings(player, settings));
-  const job = jobWith(space, ground.hubs, withOwnIds(space, wires), [...players, ...unusedBoxes(space, backbone)]);
+  const others = [...players, ...unusedBoxes(space, backbone)];
+  const given = giveOut(space, backbone.wires, chosen, (wires) => jobWith(space, ground.hubs, wires, others));
+  if (!given) return null;
+  const wires = suppliedBy(space, withOwnIds(space, given));
+  const job = jobWith(space, ground.hubs, wires, others);
   const menus = menuEffort([...backbone.hubs, ...space.players], settings);
-  const effort = [
-    backboneEffort(space, backbone),
-    menus,
-    ...chosen.map(({ wire }) => (wire ? wireEffort(space.job, wire) : NO_EFFORT)),
-  ].reduce(addEffort);
+  const effort = [backboneEffort(space, backbone), menus, ...chosen.map(({ wire }) => (wire ? wireEffort(space, wire) : NO_EFFORT))].reduce(
+    addEffort,
+  );
   const count = [...backbone.hubs, ...space.players].reduce((sum, device) => sum + menusOf(device, settings), 0);
   const solved = solve(job, "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
-  const figures = figuresOf(space, solved, effort, count);
+  const figures = figuresOf(space, solved, effort, { menus: count, toBuy: toBuy(backbone.boxes, wires) });
   const points =
     figures.sound * weights.sound + figures.picture * weights.picture + figures.ease * weights.ease - effortPoints(effort, weights);
   const places = new Map(space.players.map((player, index) => [player.id, chosen[index]?.kind?.device ?? null]));
   return { school, points, figures, boxes: backbone.boxes, wires, settings, places, job };
 }
 
+/** New parts that the van has not. */
+const toBuy = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): number =>
+  boxes.filter(({ device, isThere }) => !isThere && device.supply === "buy").length +
+  wires.filter(({ cable, lying }) => !lying && cable.supply === "buy" && cable.class !== "direct-plug").length;
+
 /** Boxes of the room that a plan has no use for stay where they are, with nothing in them. */
 const unusedBoxes = ({ boxes }: WiringSpace, backbone: Backbone): readonly Device[] =>
   boxes.filter((box) => box.isThere && !backbone.boxes.includes(box)).map(({ device }) => device);
-
-/** Gives out the sockets of each kind: whoever sits in one already keeps it, then who is pinned to one, then the others in their order. */
-function plugged(space: WiringSpace, chosen: readonly PlayerOption[]): readonly Wire[] {
-  const taken = new Set<string>();
-  const claims = chosen.flatMap((option, index) => {
-    if (!option.kind || !option.wire) return [];
-    const { kind, wire } = option;
-    const pinned = pinnedPort(space, space.players[index]?.id ?? "");
-    const wish = pinned ?? (wire.lying && kind.ports.includes(wire.lying.to.port) ? wire.lying.to.port : null);
-    return [{ index, kind, wire, wish }];
-  });
-  const wires = new Map<number, Wire>();
-  for (const { index, kind, wire, wish } of claims.toSorted((a, b) => Number(b.wish !== null) - Number(a.wish !== null))) {
-    const free = kind.ports.filter((port) => !taken.has(`${kind.device} ${port}`));
-    const port = wish && free.includes(wish) ? wish : (free[0] ?? wire.cable.to.port);
-    taken.add(`${kind.device} ${port}`);
-    wires.set(index, { ...wire, cable: { ...wire.cable, to: { ...wire.cable.to, port } } });
-  }
-  return chosen.flatMap((_, index) => wires.get(index) ?? []);
-}
-
-/** Cables that lie keep their ids; new ones get free ones. */
-function withOwnIds(space: WiringSpace, wires: readonly Wire[]): readonly Wire[] {
-  const taken = new Set(space.job.cables.map(({ id }) => id));
-  return wires.map((wire) => {
-    if (wire.lying) return wire;
-    const id = freeId("cable-1", taken);
-    taken.add(id);
-    const cable: Cable = { ...wire.cable, id };
-    return { ...wire, cable };
-  });
-}

@@ -6,7 +6,7 @@ import type { Device } from "@/core/device";
 import { applyCommand, emptyJob, readJob, type Job } from "@/core/job";
 import { planTables } from "@/core/report";
 import { conflictOfWishes, givenUp, impossibleSchool, planIdea, planProof } from "@/core/text";
-import { boxesToPlan, boxOfShelf } from "./boxes-to-plan";
+import { atHand, boxOfShelf } from "./at-hand";
 import { smallestConflict } from "./conflict";
 import { readMust } from "./musts";
 import { scheduleOf, settingsSheetOf, shoppingOf, soldLength } from "./lists";
@@ -27,8 +27,8 @@ interface With {
 }
 
 function spaceOf(job: Job, { boxes = [], bonds = [] }: With) {
-  const atHand = boxes.flatMap((archetype) => boxOfShelf(job, archetype, 80, "van") ?? []);
-  const space = wiringSpace(job, atHand, bonds);
+  const own = boxes.flatMap((archetype) => boxOfShelf(job, archetype, 80, "van") ?? []);
+  const space = wiringSpace(job, { boxes: own }, { bonds });
   if (!space) throw new Error("nothing to plan");
   return space;
 }
@@ -96,7 +96,7 @@ describe("wishes that cannot all be had", () => {
 
   test("the old screen, the eARC bar, and the screen's own apps from the bar: any two of them, not all three", () => {
     const musts = wishes(old, "sounds:tv", "keep:tv", "keep:bar", "keep:streamer");
-    const conflict = smallestConflict({ job: old, boxes: [], bonds: [], musts });
+    const conflict = smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts });
     expect(conflict).toEqual(wishes(old, "sounds:tv", "keep:tv", "keep:bar"));
     expect(conflict && conflictOfWishes(old, conflict)).toBe(
       "These wishes cannot all be had; without any one of them the others can: everything of tv is heard from the sound system; tv is kept; bar is kept.",
@@ -105,14 +105,14 @@ describe("wishes that cannot all be had", () => {
 
   test("the old screen alone cannot show what the streamer has, whatever else is wished", () => {
     const musts = wishes(old, "keep:bar", "picture:streamer", "keep:tv");
-    expect(smallestConflict({ job: old, boxes: [], bonds: [], musts })).toEqual(wishes(old, "picture:streamer", "keep:tv"));
+    expect(smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts })).toEqual(wishes(old, "picture:streamer", "keep:tv"));
   });
 
   test("what can be had is no conflict, and every plan fulfils it", () => {
     const den = demoJob("receiver-den");
     const musts = wishes(den, "whole:console", "keep:receiver", "picture:disc-player");
-    expect(smallestConflict({ job: den, boxes: [], bonds: [], musts })).toBeNull();
-    const space = wiringSpace(den, [], [], musts);
+    expect(smallestConflict({ job: den, atHand: { boxes: [] }, bonds: [], musts })).toBeNull();
+    const space = wiringSpace(den, { boxes: [] }, { musts });
     for (const plan of space ? searchPlans(space, PRESETS["least-spending"]).plans : [])
       expect(
         arrivalsOf(plan.job)
@@ -256,16 +256,16 @@ describe("boxes to plan with", () => {
   test("are those of the van with their price, then what may be bought, and none that is dearer than the budget", () => {
     const item = { id: "a", what: { kind: "device", archetype: "splitter-1x2" }, count: 1, minimum: 0, price: 40 } as const;
     const job = { ...demoJob("flat-4b"), brief: { ...demoJob("flat-4b").brief, budget: 50, mayBuy: [] } };
-    expect(boxesToPlan(job, [item], new Map([["a", 1]])).map(({ device: one, price }) => [one.archetype, price])).toEqual([
+    expect(atHand(job, [item], new Map([["a", 1]])).boxes.map(({ device: one, price }) => [one.archetype, price])).toEqual([
       ["splitter-1x2", 40],
     ]);
-    expect(boxesToPlan(job, [{ ...item, price: 60 }], new Map([["a", 1]]))).toEqual([]);
-    expect(boxesToPlan({ ...job, brief: { ...job.brief, mayBuy: ["box"] } }).every(({ price }) => price === null)).toBe(true);
+    expect(atHand(job, [{ ...item, price: 60 }], new Map([["a", 1]])).boxes).toEqual([]);
+    expect(atHand({ ...job, brief: { ...job.brief, mayBuy: ["box"] } }).boxes.every(({ price }) => price === null)).toBe(true);
   });
 });
 
 test("a room with nothing to plan has no space, and words say how sure a search is", () => {
-  expect(wiringSpace(emptyJob("Empty"), [])).toBeNull();
+  expect(wiringSpace(emptyJob("Empty"), { boxes: [] })).toBeNull();
   const found = plansOf(demoJob("attic-screen"));
   expect(planProof(found)).toMatch(/^Proven best/);
   expect(planProof({ ...found, proven: false, gap: 2.34 })).toContain("2.3\u2009% more points");

@@ -47,14 +47,26 @@ export class RowMemo {
   }
 }
 
+/** Cables are never changed in place, so each is put into words once. */
+const wordsOf = new WeakMap<Cable, string>();
+
+/** A cable without its name: what is true of it. */
+function cableKey(cable: Cable): string {
+  const known = wordsOf.get(cable);
+  if (known !== undefined) return known;
+  const { id: _id, ...facts } = cable;
+  const words = JSON.stringify(facts);
+  wordsOf.set(cable, words);
+  return words;
+}
+
 /** Answers questions of a room, so that equal answers are the same value. */
 function answersOf(job: Job): (question: Question) => unknown {
   const devices = new Map<string, Device>(job.devices.map((device) => [device.id, device]));
   const cables = new Map<string, string>();
-  const cableWords = ({ id: _id, ...facts }: Cable) => JSON.stringify(facts);
   for (const cable of job.cables) {
-    cables.set(`${cable.from.device} ${cable.from.port}`, cableWords(cable));
-    cables.set(`${cable.to.device} ${cable.to.port}`, cableWords(cable));
+    cables.set(`${cable.from.device} ${cable.from.port}`, cableKey(cable));
+    cables.set(`${cable.to.device} ${cable.to.port}`, cableKey(cable));
   }
   return (question) => {
     const at = question.indexOf(" ");

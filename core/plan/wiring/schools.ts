@@ -1,6 +1,7 @@
 import type { Device } from "@/core/device";
 import type { Cable } from "@/core/job";
 import type { Backbone } from "./backbones";
+import { isGatherer } from "./gatherer";
 import type { WiringSpace } from "./space";
 
 /** The ways of wiring that installers argue about. */
@@ -14,13 +15,6 @@ export function hubOf({ boxes, wires }: Pick<Backbone, "boxes" | "wires">, devic
   const onward = wires.find(({ cable }) => cable.from.device === device);
   return onward ? onward.cable.to.device : device;
 }
-
-/** A box with one HDMI output and nothing else that sound leaves by. */
-export const isGatherer = ({ ports }: Device): boolean => {
-  const outputs = ports.filter(({ direction }) => direction === "out");
-  const soundOut = ports.some((port) => port.connector === "hdmi" && port.direction === "in" && port.returns === "earc");
-  return outputs.length === 1 && outputs[0]?.connector === "hdmi" && !soundOut;
-};
 
 /** The schools that plans on a backbone can be of, before players are placed. */
 export function schoolsOn(space: WiringSpace, backbone: Backbone): readonly School[] {

@@ -4,14 +4,16 @@ import { device } from "@/demo/room-under-test";
 import { solve } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { emptyJob, type Job } from "@/core/job";
-import { backbonesOf, jobWith, type Backbone } from "./backbones";
-import { addEffort, boxEffort, effortPoints, figuresOf, leadsAreUsed, menuEffort, takeOutEffort, wireEffort } from "./figures";
+import { backbonesOf, type Backbone } from "./backbones";
+import { jobWith } from "./room-of";
+import { addEffort, boxEffort, effortPoints, menuEffort, takeOutEffort, wireEffort } from "./effort";
+import { figuresOf, leadsAreUsed } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
 import { allowsHub, hubOf, schoolsOn, type School } from "./schools";
 import { searchPlans } from "./search";
 import { playersNeeded } from "./starts";
-import { inputKinds } from "./sockets";
-import { leadsCarry } from "./options";
+import { inputKinds, takenBy } from "./sockets";
+import { leadsCarry } from "./grounds";
 import { hdmiOut, wiringSpace, type WiringSpace } from "./space";
 import { PRESETS, type Preset, type Weights } from "./weights";
 import { wiresBetween, type Wire } from "./wires";
@@ -32,6 +34,8 @@ interface Small {
   readonly system: string;
   readonly players: readonly string[];
   readonly box: string | null;
+  /** A second screen beside the first. */
+  readonly second: boolean;
   readonly preset: Preset;
   readonly free: readonly string[];
 }
@@ -40,21 +44,23 @@ const smallRooms: fc.Arbitrary<Small> = fc.record({
   screen: fc.constantFrom("tv-arc", "tv-earc", "tv-no-return", "projector"),
   system: fc.constantFrom("bar-one-input", "bar-arc-optical", "bar-earc-only", "receiver-51"),
   players: fc.array(fc.constantFrom("streamer-4k", "console-mat", "disc-player-hd", "set-top-box"), { minLength: 0, maxLength: 2 }),
-  box: fc.option(fc.constantFrom("earc-extractor-mixed", "switch-3x1"), { freq: 1 }),
+  box: fc.option(fc.constantFrom("earc-extractor-mixed", "switch-3x1", "splitter-1x2"), { freq: 1 }),
+  second: fc.boolean(),
   preset: fc.constantFrom<Preset>("best-sound", "easiest-to-use", "least-spending", "least-drilling"),
   free: fc.subarray(["digital-output", "player-audio"], { maxLength: 1 }),
 });
 
-function spaceOf({ screen, system, players, box, free }: Small): WiringSpace {
+function spaceOf({ screen, system, players, box, second, free }: Small): WiringSpace {
   const job: Job = {
     ...emptyJob("Small"),
     devices: [
       only(device(screen, "screen"), "speakers", "cec", "arc", "earc", ...free),
+      ...(second ? [only(device("projector", "projector"), "cec")] : []),
       only(device(system, "system"), "cec", "arc", "earc"),
       ...players.map((kind, index) => only(device(kind, `p${index}`), ...free)),
     ],
   };
-  const space = wiringSpace(job, box ? [{ device: only(device(box, "box"), "arc-take"), price: 90, isThere: false }] : []);
+  const space = wiringSpace(job, { boxes: box ? [{ device: only(device(box, "box"), "arc-take"), price: 90, isThere: false }] : [] });
   if (!space) throw new Error("nothing to plan");
   return space;
 }
@@ -102,7 +108,7 @@ function* placements(
   const wires = [...backbone.wires, ...plugged.values()];
   const job = jobWith(space, hubs, wires, [player]);
   for (const hub of hubs)
-    for (const port of inputKinds(hub, job.cables).flatMap(({ ports }) => ports))
+    for (const port of inputKinds(hub, takenBy(job.cables)).flatMap(({ ports }) => ports))
       for (const wire of wiresBetween(space, job, { device: player.id, port: hdmiOut(player)?.id ?? "" }, { device: hub.id, port }))
         yield* placements(space, backbone, hubs, rest, new Map(plugged).set(player.id, wire));
 }
@@ -133,12 +139,12 @@ function pointsOf(
     takeOutEffort(space),
     menuEffort([...backbone.hubs, ...space.players], settings),
     ...backbone.boxes.map(boxEffort),
-    ...[...backbone.wires, ...plugs].map((wire) => wireEffort(space.job, wire)),
+    ...[...backbone.wires, ...plugs].map((wire) => wireEffort(space, wire)),
   ].reduce(addEffort);
   const wires = [...backbone.wires, ...plugs];
   const solved = solve(jobWith(space, hubs, wires, players), "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
-  const { sound, picture, ease } = figuresOf(space, solved, effort, 0);
+  const { sound, picture, ease } = figuresOf(space, solved, effort, { menus: 0, toBuy: 0 });
   return { sound, points: sound * weights.sound + picture * weights.picture + ease * weights.ease - effortPoints(effort, weights) };
 }
 

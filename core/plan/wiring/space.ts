@@ -1,4 +1,5 @@
 import { castOf, householdOf } from "@/core/cec";
+import type { CableClass } from "@/core/facts";
 import type { Device, HdmiPort } from "@/core/device";
 import type { Must } from "./musts";
 import { chosenSoundSystem, type Cable, type Job } from "@/core/job";
@@ -9,6 +10,26 @@ export interface BoxAtHand {
   /** Null: not priced. What is in the room already costs nothing. */
   readonly price: number | null;
   readonly isThere: boolean;
+}
+
+/** A cable of the van: how many of it are free, and what one costs. */
+export interface CableAtHand {
+  readonly class: CableClass;
+  readonly lengthM: number;
+  readonly price: number | null;
+  readonly free: number;
+}
+
+/** What a plan may put in and lay, beside cables that are bought. */
+export interface AtHand {
+  readonly boxes: readonly BoxAtHand[];
+  readonly cables?: readonly CableAtHand[];
+}
+
+/** What is wished of plans: what they must keep to, and what they must fulfil. */
+export interface PlanWishes {
+  readonly bonds?: readonly Bond[];
+  readonly musts?: readonly Must[];
 }
 
 /** Something that a plan must keep to, or keep from. Where no socket is named any of that device is meant. */
@@ -29,6 +50,7 @@ export interface WiringSpace {
   /** Players with an HDMI plug: each gets a socket. */
   readonly players: readonly Device[];
   readonly boxes: readonly BoxAtHand[];
+  readonly vanCables: readonly CableAtHand[];
   /** Devices and cables that no plan touches: players without HDMI, and what they hang on. */
   readonly fixedDevices: readonly Device[];
   readonly fixedCables: readonly Cable[];
@@ -46,14 +68,9 @@ export const hdmiOut = (device: Device): HdmiPort | undefined =>
 const isDecided = (device: Device): boolean => device.role === "player" && hdmiOut(device) !== undefined;
 
 /**
- * What can be planned of a job with these boxes at hand. Null where there is nothing to plan: no screen, or nothing that sounds.
+ * What can be planned of a job with this at hand. Null where there is nothing to plan: no screen, or nothing that sounds.
  */
-export function wiringSpace(
-  job: Job,
-  boxes: readonly BoxAtHand[],
-  bonds: readonly Bond[] = [],
-  musts: readonly Must[] = [],
-): WiringSpace | null {
+export function wiringSpace(job: Job, { boxes, cables = [] }: AtHand, { bonds = [], musts = [] }: PlanWishes = {}): WiringSpace | null {
   const system = chosenSoundSystem(job);
   const screens = job.devices.filter(({ role, display }) => role === "screen" && display);
   if (!system || screens.length === 0) return null;
@@ -70,6 +87,7 @@ export function wiringSpace(
     screens,
     players,
     boxes: [...own.map((device) => ({ device, price: 0, isThere: true })), ...boxes.filter(({ isThere }) => !isThere)],
+    vanCables: cables,
     fixedDevices: job.devices.filter(({ id }) => !movable.has(id)),
     fixedCables: job.cables.filter((cable) => !isLying(cable)),
     lying: job.cables.filter(isLying),

@@ -1,28 +1,28 @@
 import type { Device } from "@/core/device";
 import type { Backbone } from "./backbones";
-import type { PlayerOption } from "./options";
-import { allowsHub, hubOf, isGatherer, type School } from "./schools";
-import { inputKinds } from "./sockets";
+import { isGatherer } from "./gatherer";
+import type { Plug } from "./plugs";
+import { allowsHub, hubOf, type School } from "./schools";
+import { inputKinds, NO_SOCKETS } from "./sockets";
 import type { WiringSpace } from "./space";
 
-/** The options of each player, in the order of the players. */
-export type Tables = readonly (readonly PlayerOption[])[];
+/** The plugs of each player, in the order of the players. */
+export type Tables = readonly (readonly Plug[])[];
 
-/** The tables of options that a school leaves: somebody sits in what it is named after, and in every box that is there for players. */
+/** The plugs that a school allows; where each player sits is still open. */
+export const allowedIn = (space: WiringSpace, backbone: Backbone, school: School, tables: Tables): Tables =>
+  tables.map((plugs) => plugs.filter(({ kind }) => kind === null || allowsHub(space, school, hubOf(backbone, kind.device))));
+
+/** The tables of plugs that a school leaves: somebody sits in what it is named after, and in every box that is there for players. */
 export function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables: Tables): readonly Tables[] {
-  const hub = ({ kind }: PlayerOption) => (kind ? hubOf(backbone, kind.device) : null);
-  const allowed = tables.map((options) =>
-    options.filter((option) => {
-      const at = hub(option);
-      return at === null || allowsHub(space, school, at);
-    }),
-  );
+  const hub = ({ kind }: Plug) => (kind ? hubOf(backbone, kind.device) : null);
+  const allowed = allowedIn(space, backbone, school, tables);
   const used = backbone.boxes.reduce<readonly Tables[]>(
     (all, { device }) => all.flatMap((tables) => sitIn(tables, device.id, playersNeeded(backbone, device))),
     [allowed],
   );
-  const inSystem = (option: PlayerOption) => hub(option) === space.system.id;
-  const inScreen = (option: PlayerOption) => hub(option) !== null && hub(option) !== space.system.id;
+  const inSystem = (option: Plug) => hub(option) === space.system.id;
+  const inScreen = (option: Plug) => hub(option) !== null && hub(option) !== space.system.id;
   const wished = {
     "screen-hub": [inScreen],
     "sound-hub": [inSystem],
@@ -37,7 +37,7 @@ export function startsOf(space: WiringSpace, backbone: Backbone, school: School,
 
 /** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
 export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): number {
-  if (inputKinds(box, []).length === 0) return 0;
+  if (inputKinds(box, NO_SOCKETS).length === 0) return 0;
   const wired = wires.filter(({ cable }) => cable.to.device === box.id).length;
   return Math.max(0, (isGatherer(box) ? 2 : 1) - wired);
 }
@@ -53,7 +53,7 @@ function sitIn(tables: Tables, device: string, count: number, from = 0): readonl
 }
 
 /** The tables once for each player, with only those of its options that are wished; players that have none are left out. */
-const eachForced = (tables: Tables, wished: (option: PlayerOption) => boolean): readonly Tables[] =>
+const eachForced = (tables: Tables, wished: (option: Plug) => boolean): readonly Tables[] =>
   tables.flatMap((options, forced) =>
     options.some(wished) ? [tables.map((other, index) => (index === forced ? other.filter(wished) : other))] : [],
   );

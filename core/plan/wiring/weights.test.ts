@@ -2,7 +2,8 @@ import { describe, expect, test } from "vitest";
 import { device, room, set } from "@/demo/room-under-test";
 import { arrivalsOf } from "@/core/chain";
 import { wiringSpace } from "./space";
-import { commonActs, effortPoints, NO_EFFORT, wireEffort } from "./figures";
+import { boxEffort, effortPoints, NO_EFFORT, wireEffort } from "./effort";
+import { commonActs } from "./figures";
 import { actEase, MINUTES, pictureKept, PRESETS, PRESET_NAMES, soundKept } from "./weights";
 
 const wished = { brief: { ...room([]).brief, surround: "wished" } } as const;
@@ -56,11 +57,13 @@ describe("points", () => {
     expect(sums).toEqual([100, 100, 80, 80]);
   });
 
-  test("are lost for money, hours and pulls; what nobody priced counts a hundred", () => {
+  test("are lost for money, hours and pulls; what nobody priced counts what such parts cost", () => {
     const spent = { ...NO_EFFORT, money: 150, minutes: 30, pulls: 2 };
     // 1.5 · 20 + 0.5 · 3 + 2 · 1
     expect(effortPoints(spent, PRESETS["least-spending"])).toBeCloseTo(33.5, 9);
-    expect(effortPoints({ ...NO_EFFORT, unpriced: 1 }, PRESETS["least-spending"])).toBeCloseTo(20, 9);
+    const box = { device: device("splitter-1x2", "splitter"), price: null, isThere: false };
+    expect(boxEffort(box)).toMatchObject({ money: 0, unpriced: 1, guessed: 100 });
+    expect(effortPoints({ ...NO_EFFORT, guessed: 100 }, PRESETS["least-spending"])).toBeCloseTo(20, 9);
   });
 
   test("an act with one step left is worth more than one with two, and a failing one nothing", () => {
@@ -78,15 +81,21 @@ describe("points", () => {
     const job = room([device("tv-arc", "tv"), device("streamer-4k", "streamer")], "streamer hdmi-out > tv hdmi1");
     const [lying] = job.cables;
     if (!lying) throw new Error("no cable");
-    const minutes = (wire: Parameters<typeof wireEffort>[1]) => wireEffort(job, wire).minutes;
+    const space = wiringSpace(job, { boxes: [], cables: [{ class: "ultra-high-speed", lengthM: 3, price: 24, free: 0 }] });
+    if (!space) throw new Error("nothing to plan");
+    const minutes = (wire: Parameters<typeof wireEffort>[1]) => wireEffort(space, wire).minutes;
     expect(minutes({ cable: lying, lying })).toBe(-MINUTES.takeOut);
     expect(minutes({ cable: { ...lying, to: { device: "tv", port: "hdmi2" } }, lying })).toBe(MINUTES.plug - MINUTES.takeOut);
     expect(minutes({ cable: lying, lying: null })).toBe(MINUTES.cable);
+    // The van has none left, and yet it says what one costs; of the longer ones nobody knows.
+    const fresh = { ...lying, class: "ultra-high-speed" } as const;
+    expect(wireEffort(space, { cable: { ...fresh, lengthM: 2 }, lying: null })).toMatchObject({ money: 24, unpriced: 0 });
+    expect(wireEffort(space, { cable: { ...fresh, lengthM: 5 }, lying: null })).toMatchObject({ money: 0, unpriced: 1, guessed: 15 });
   });
 
   test("the weights of the everyday acts are one together, and news are none where the screen has nothing of its own", () => {
     const job = room([device("projector", "screen"), device("bar-one-input", "bar"), device("streamer-4k", "streamer")]);
-    const space = wiringSpace(job, []);
+    const space = wiringSpace(job, { boxes: [] });
     const acts = space ? commonActs(space) : [];
     expect(acts.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
     expect(acts.map(({ act }) => act.act)).toEqual(["screen-on", "louder", "mute", "screen-off", "wake"]);

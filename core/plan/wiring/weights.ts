@@ -25,6 +25,9 @@ export const PRESETS = {
 export type Preset = keyof typeof PRESETS;
 export const PRESET_NAMES = Object.keys(PRESETS) as Preset[];
 
+/** What sound is worth whose picture does not come. */
+export const WITHOUT_PICTURE = 0.1;
+
 /**
  * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost. Whatever is whole is 1,
  * and for a household that wishes plain sound whatever sounds with its picture.
@@ -32,7 +35,7 @@ export const PRESET_NAMES = Object.keys(PRESETS) as Preset[];
 export function soundKept({ brief }: Pick<Job, "brief">, { verdict, arrives, best }: Arrival): number {
   if (verdict === "full") return 1;
   if (verdict === "silent" || verdict === "unknown" || !arrives) return 0;
-  if (verdict === "no-picture") return 0.1;
+  if (verdict === "no-picture") return WITHOUT_PICTURE;
   if (brief.surround === "plain") return 1;
   const channels = best ? Math.min(1, bedChannels(arrives.channels) / bedChannels(best.channels)) : 1;
   const objects = !best || best.objects === "none" || arrives.objects !== "none" ? 1 : 0;
@@ -64,3 +67,6 @@ export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
 
 /** Minutes on site, as an installer of some years reckons them; the sum is an estimate and says so. */
 export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, setting: 1, takeOut: 1 } as const;
+
+/** What a part counts whose price nobody gave, in the currency of the settings: of the size of what such parts cost. */
+export const GUESSED_PRICE = { box: 100, cable: 15, hybrid: 90 } as const;

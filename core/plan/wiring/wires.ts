@@ -1,4 +1,4 @@
-import { cableClassFact, classesJoining } from "@/core/facts";
+import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
 import { findPort, joinSockets, whyNotLay, type Cable, type CableEnd, type Job } from "@/core/job";
 import type { WiringSpace } from "./space";
 
@@ -12,12 +12,24 @@ export interface Wire {
 /** Where new wires are thought of before it is known which ids are free. */
 const idOf = (from: CableEnd, to: CableEnd): string => `plan-${from.device}-${from.port}-${to.device}`.slice(0, 64);
 
+/** Between two free sockets the same wires are possible whatever else is plugged, so they are thought of once for a space. */
+const thoughtOf = new WeakMap<WiringSpace, Map<string, readonly Wire[]>>();
+
 /**
  * The cables that could join an output and an input: those that lie between the two devices with such plugs, and a new one unless the
  * best there is lies already, none may be bought, or the brief allows no cable there.
- * @param job a room in which both devices stand and the two sockets are free
+ * @param job a room in which both devices stand and the two sockets are free, and in which the wire would close no loop
  */
 export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): readonly Wire[] {
+  const known = thoughtOf.get(space) ?? new Map<string, readonly Wire[]>();
+  thoughtOf.set(space, known);
+  const key = `${from.device} ${from.port} ${to.device} ${to.port}`;
+  const wires = known.get(key) ?? wiresOf(space, job, from, to);
+  known.set(key, wires);
+  return wires;
+}
+
+function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): readonly Wire[] {
   const [out, into] = [findPort(job, from), findPort(job, to)];
   if (!out || !into) return [];
   const classes: readonly string[] = classesJoining(out.connector, into.connector);
@@ -25,18 +37,28 @@ export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: C
   const lying = space.lying
     .filter((cable) => cable.from.device === from.device && cable.to.device === to.device && classes.includes(cable.class))
     .map((cable): Wire => ({ cable: { ...cable, from, to }, lying: cable }));
-  if (lying.some(({ cable }) => isBest(cable)) || !mayLay(space) || whyNotLay(job, from, to) !== null) return lying;
   const wide = out.connector === "hdmi" && out.plug === "wide";
-  const joined = joinSockets(job, from, to, wide ? "hdmi-extender" : undefined);
-  return joined.kind === "plug" ? [...lying, { cable: { ...joined.cable, id: idOf(from, to), supply: "buy" }, lying: null }] : lying;
+  if (lying.some(({ cable }) => isBest(cable, wide)) || !mayLay(space)) return lying;
+  const free = { ...job, cables: [...space.fixedCables] };
+  if (whyNotLay(free, from, to) !== null) return lying;
+  const usual = newWire(free, from, to, wide ? "hdmi-extender" : undefined);
+  return [...lying, ...usual, ...usual.flatMap(({ cable }) => (isTooLong(cable) ? newWire(free, from, to, "hybrid-optical-hdmi") : []))];
 }
 
-/** Nothing a new cable could do better: every wire of the best class, or no HDMI at all. */
-const isBest = (cable: Cable): boolean =>
+function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass): readonly Wire[] {
+  const joined = joinSockets(job, from, to, kind);
+  return joined.kind === "plug" ? [{ cable: { ...joined.cable, id: idOf(from, to), supply: "buy" }, lying: null }] : [];
+}
+
+/** Copper is not certain over it at every rate: the picture could do with fibres, which carry no return. */
+const isTooLong = ({ class: kind, lengthM }: Cable): boolean => kind === "ultra-high-speed" && lengthM > cableClassFact(kind).certainM;
+
+/** Nothing a new cable could do better: every wire of the best class, or no HDMI at all. A wide stick without extender covers its neighbours. */
+const isBest = (cable: Cable, wide: boolean): boolean =>
   cableClassFact(cable.class).ends[0] !== "hdmi" ||
-  cable.class === "direct-plug" ||
+  (cable.class === "direct-plug" && !wide) ||
   cable.class === "hdmi-extender" ||
-  (cable.class === "ultra-high-speed" && cable.returnWires === "earc" && cable.controlWire);
+  (cable.class === "ultra-high-speed" && cable.returnWires === "earc" && cable.controlWire && !isTooLong(cable));
 
 const mayLay = ({ job, bonds }: WiringSpace): boolean =>
   job.brief.mayBuy.includes("cable") && !bonds.some(({ bond }) => bond === "forbid-new-cables");

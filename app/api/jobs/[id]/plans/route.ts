@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { boxesToPlan, PRESET_NAMES, PRESETS, readWishes, searchPlans, smallestConflict, wiringSpace } from "@/core/plan";
+import { atHand, PRESET_NAMES, PRESETS, readWishes, searchPlans, smallestConflict, wiringSpace } from "@/core/plan";
 import { plansReport } from "@/core/report";
 import { freeCounts } from "@/core/stock";
 import { database, findJob, jobParts, stockItems } from "@/server";
@@ -29,12 +29,11 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   }
   const { bonds, musts } = wishes.value;
   const items = await stockItems(db);
-  const space = wiringSpace(found.job, boxesToPlan(found.job, items, freeCounts(items, await jobParts(db))), bonds, musts);
+  const own = atHand(found.job, items, freeCounts(items, await jobParts(db)));
+  const space = wiringSpace(found.job, own, { bonds, musts });
   if (!space) return problem({ status: 409, title: "Nothing to plan", detail: "The job has no screen, or nothing that sounds." });
   const plans = searchPlans(space, PRESETS[wish.preset], { clock: () => performance.now(), mostMs: MOST_MS });
   const conflict =
-    plans.plans.length === 0 && plans.proven && wish.must.length
-      ? smallestConflict({ job: found.job, boxes: space.boxes, bonds, musts })
-      : null;
+    plans.plans.length === 0 && plans.proven && wish.must.length ? smallestConflict({ job: found.job, atHand: own, bonds, musts }) : null;
   return Response.json({ preset: wish.preset, ...plansReport(space, plans, { top: wish.top, conflict }) });
 });

@@ -1,7 +1,7 @@
 import { SHELF, findArchetype, fromShelfOrThrow, type Supply } from "@/core/device";
 import { freeId, freeName, type Job } from "@/core/job";
 import type { StockItem } from "@/core/stock";
-import type { BoxAtHand } from "./space";
+import type { AtHand, BoxAtHand } from "./space";
 
 /** A box of the shelf as a plan would put it into a job; null for an archetype that is none. */
 export function boxOfShelf(job: Job, archetype: string, price: number | null, supply: Supply): BoxAtHand | null {
@@ -13,14 +13,19 @@ export function boxOfShelf(job: Job, archetype: string, price: number | null, su
 }
 
 /**
- * The boxes that a plan of a job may put in: what the van has to spare with its price, and where boxes may be bought every other one of
- * the shelf, whose price nobody gave. What alone is dearer than the budget is left out.
+ * What a plan of a job may put in and lay: what the van has to spare with its price, and where boxes may be bought every other one of the
+ * shelf, whose price nobody gave. What alone is dearer than the budget is left out. Cables of the van give their price to bought ones.
  */
-export function boxesToPlan(
-  job: Job,
-  items: readonly StockItem[] = [],
-  free: ReadonlyMap<string, number> = new Map(),
-): readonly BoxAtHand[] {
+export function atHand(job: Job, items: readonly StockItem[] = [], free: ReadonlyMap<string, number> = new Map()): AtHand {
+  return {
+    boxes: boxesAtHand(job, items, free),
+    cables: items.flatMap(({ id, what, price }) =>
+      what.kind === "cable" ? [{ class: what.class, lengthM: what.lengthM, price, free: Math.max(0, free.get(id) ?? 0) }] : [],
+    ),
+  };
+}
+
+function boxesAtHand(job: Job, items: readonly StockItem[], free: ReadonlyMap<string, number>): readonly BoxAtHand[] {
   const { budget, mayBuy } = job.brief;
   const van = items.flatMap(({ id, what, price }) =>
     what.kind === "device" && (free.get(id) ?? 0) > 0 && (budget === null || price === null || price <= budget)

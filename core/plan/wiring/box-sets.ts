@@ -1,0 +1,69 @@
+import type { Device, Port } from "@/core/device";
+import { runBetween } from "@/core/job";
+import { isGatherer } from "./gatherer";
+import { SOUND_LEADS } from "./leads";
+import { hdmiOutputs, inputKinds, NO_SOCKETS } from "./sockets";
+import type { BoxAtHand, WiringSpace } from "./space";
+import type { Wire } from "./wires";
+
+/** No box, each box, and where there are several screens pairs of which one shares the picture out. */
+export function boxSets({ boxes, bonds, screens }: WiringSpace): readonly (readonly BoxAtHand[])[] {
+  const forbidden = new Set(bonds.flatMap((bond) => (bond.bond === "forbid-box" ? [bond.archetype] : [])));
+  const wanted = bonds.flatMap((bond) => (bond.bond === "use-box" ? [bond.archetype] : []));
+  const own = boxes.filter(({ device }) => !forbidden.has(device.archetype ?? device.id));
+  // For several screens one box may share the picture out and another take the sound off.
+  const shares = own.filter(({ device }) => hdmiOutputs(device).length > 1);
+  const takes = own.filter((box) => !shares.includes(box));
+  const pairs = screens.length > 1 ? shares.flatMap((a) => takes.map((b) => [a, b])) : [];
+  return [[], ...own.map((box) => [box]), ...pairs].filter((set) =>
+    wanted.every((archetype) => set.some(({ device }) => (device.archetype ?? device.id) === archetype)),
+  );
+}
+
+/** Two boxes are worth their place only as a chain that lights every screen. */
+export function reachesScreens({ screens }: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean {
+  if (boxes.length < 2) return true;
+  const ids = new Set(boxes.map(({ device }) => device.id));
+  const isChain = wires.some(({ cable }) => ids.has(cable.from.device) && ids.has(cable.to.device));
+  return isChain && screens.every(({ id }) => wires.some(({ cable }) => cable.to.device === id));
+}
+
+/** Every box does something: something goes in, and what it is there for goes out. */
+export const isWhole = (space: WiringSpace, hubs: readonly Device[], boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean =>
+  boxes.every(({ device }) => {
+    if (isGatherer(device) && !isWanting(space, hubs, device, wires)) return false;
+    const outputs = hdmiOutputs(device);
+    const hasInputs = inputKinds(device, NO_SOCKETS).length > 0;
+    const lit = outputs.filter((port) => isWired(device, port, wires)).length;
+    const goesIn = hasInputs || lit > 0 || wires.some(({ cable }) => cable.to.device === device.id);
+    const showsOn = !hasInputs || outputs.length === 0 || lit > 0;
+    return goesIn && showsOn && (isUsedForSound(device, wires) ?? (outputs.length < 2 || lit > 1));
+  });
+
+/** A box with outputs for sound has one of them in use; null for one that has none. */
+function isUsedForSound(device: Device, wires: readonly Wire[]): boolean | null {
+  const outputs = device.ports.filter((port) =>
+    port.connector === "hdmi"
+      ? port.direction === "in" && isSoundSocket(device, port)
+      : port.direction === "out" && SOUND_LEADS.has(port.connector),
+  );
+  return outputs.length ? outputs.some((port) => isWired(device, port, wires)) : null;
+}
+
+/** An HDMI input that no picture comes in by: sound goes out of it, as the return of a screen would. */
+const isSoundSocket = (device: Device, { id }: Port): boolean =>
+  !device.routes.some(({ kind, from }) => kind === "picture" && from.includes(id));
+
+const isWired = (device: Device, { id }: Port, wires: readonly Wire[]): boolean =>
+  wires.some(({ cable: { from, to } }) => (from.device === device.id && from.port === id) || (to.device === device.id && to.port === id));
+
+/** A box that gathers sockets is wanted where there are not enough of the kind that it takes, or where it saves pulling cables. */
+function isWanting(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {
+  const onward = wires.find(({ cable }) => cable.from.device === box.id)?.cable.to;
+  const hub = hubs.find(({ id }) => id === onward?.device);
+  if (!onward || !hub) return true;
+  const kind = inputKinds(hub, NO_SOCKETS).find(({ ports }) => ports.includes(onward.port));
+  const others = wires.filter(({ cable: { from, to } }) => from.device !== box.id && to.device === hub.id && kind?.ports.includes(to.port));
+  const isFar = space.players.some(({ id }) => runBetween(space.job, id, hub.id) !== undefined);
+  return isFar || !kind || kind.ports.length - others.length < space.players.length;
+}

@@ -1,0 +1,142 @@
+import { bestAssignment } from "./assignment";
+import type { Ground, Measure } from "./grounds";
+import { planOf, type WiringPlan } from "./make-plan";
+import type { Plug } from "./plugs";
+import type { School } from "./schools";
+import { settle, type PlayerOption } from "./settle";
+import type { Tables } from "./starts";
+
+/** Two plans within this many points are equally good. */
+export const ALIKE = 1e-6;
+
+/** The most that the plugs of a backbone can bring while its control switches stand so, sharper with every ground they were worked out on. */
+export type Known = Map<Plug, number>;
+
+/** The plugs of a ground, each worth at most what is known of it until it is worked out, and from then on what it brings. */
+export class Worth {
+  private readonly options = new Map<Plug, PlayerOption | null>();
+
+  constructor(
+    private readonly measure: Measure,
+    private readonly ground: Ground,
+    private readonly known: Known,
+  ) {}
+
+  of(plug: Plug): number {
+    const option = this.options.get(plug);
+    return option === undefined ? Math.min(plug.most, this.known.get(plug) ?? Infinity) : (option?.points ?? -Infinity);
+  }
+
+  optionOf(plug: Plug): PlayerOption | null | undefined {
+    return this.options.get(plug);
+  }
+
+  settle(plug: Plug): void {
+    if (this.options.has(plug)) return;
+    const option = settle(this.measure, this.ground, plug);
+    this.options.set(plug, option);
+    if (option) this.known.set(plug, Math.min(option.most, this.known.get(plug) ?? Infinity));
+  }
+}
+
+/**
+ * The best assignment of players to sockets in which every plug is worked out; null where none is worth more than the floor. Only plugs
+ * that stand in a best assignment are worked out: of most the reach alone shows that they cannot.
+ */
+export function bestSettled(
+  tables: Tables,
+  worth: Worth,
+  floor: number,
+): { readonly chosen: readonly PlayerOption[]; readonly plugs: readonly Plug[]; readonly worth: number } | null {
+  for (;;) {
+    const found = assign(tables, (plug) => worth.of(plug));
+    if (!found || found.worth <= floor) return null;
+    const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
+    if (chosen.length === found.plugs.length) return { ...found, chosen };
+    found.plugs.forEach((plug) => worth.settle(plug));
+  }
+}
+
+export interface Climb {
+  readonly measure: Measure;
+  readonly ground: Ground;
+  readonly worth: Worth;
+  readonly school: School;
+  /** The points of a plan before its players. */
+  readonly base: number;
+  readonly best: Map<School, WiringPlan>;
+  /** What a plan of a school has to beat. */
+  readonly standing: (school: School) => number;
+  readonly looked: { rooms: number };
+  readonly isLate: () => boolean;
+  readonly onBetter: ((best: WiringPlan) => void) | undefined;
+}
+
+/**
+ * Looks at assignments from the best bound down, dividing what is left after each as Murty does. Returns the bound of what was not
+ * looked at, for want of time; -Infinity where nothing was left. Source: K. G. Murty, Operations Research 16 (1968) 682–687.
+ */
+export function climb(at: Climb, start: Tables): number {
+  const { base, best, school, standing, worth } = at;
+  const heap: { readonly tables: Tables; readonly found: NonNullable<ReturnType<typeof bestSettled>> }[] = [];
+  const push = (tables: Tables) => {
+    const found = bestSettled(tables, worth, standing(school) + ALIKE - base);
+    if (found) heap.push({ tables, found });
+  };
+  push(start);
+  for (;;) {
+    heap.sort((a, b) => a.found.worth - b.found.worth);
+    const node = heap.pop();
+    if (!node) return -Infinity;
+    const bound = base + node.found.worth;
+    if (bound <= standing(school) + ALIKE) return -Infinity;
+    if (at.isLate()) return bound;
+    const plan = planOf(at.measure, at.ground, school, node.found.chosen);
+    at.looked.rooms += 1;
+    if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
+      const isTop = [...best.values()].every(({ points }) => plan.points > points);
+      best.set(school, plan);
+      if (isTop) at.onBetter?.(plan);
+    }
+    if (plan && plan.points >= bound - ALIKE) return -Infinity;
+    const { plugs } = node.found;
+    plugs.forEach((plug, index) => {
+      const tables = node.tables.map((others, player) =>
+        player < index ? [plugs[player] ?? plug] : player === index ? others.filter((other) => other !== plug) : others,
+      );
+      if (tables.every((others) => others.length > 0)) push(tables);
+    });
+  }
+}
+
+/** The best assignment of players to sockets by what their plugs are worth; null where one of them has none left. */
+export function assign(
+  tables: Tables,
+  worthOf: (plug: Plug) => number,
+): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
+  if (tables.some((plugs) => plugs.length === 0)) return null;
+  const kinds = new Map<string, number>();
+  for (const { kind } of tables.flat()) if (kind) kinds.set(kindKey(kind), kind.ports.length);
+  const columns = [...kinds].flatMap(([key, count]) => Array.from({ length: Math.min(count, tables.length) }, () => key));
+  const bestIn = tables.map((plugs) => {
+    const found = new Map<string, { plug: Plug; worth: number }>();
+    for (const plug of plugs) {
+      const key = plug.kind ? kindKey(plug.kind) : "";
+      const worth = worthOf(plug);
+      if (worth > (found.get(key)?.worth ?? -Infinity)) found.set(key, { plug, worth });
+    }
+    return found;
+  });
+  // Behind the sockets a place without one for each player.
+  const table = bestIn.map((found, player) => [
+    ...columns.map((key) => found.get(key)?.worth ?? -Infinity),
+    ...tables.map((_, index) => (index === player ? (found.get("")?.worth ?? -Infinity) : -Infinity)),
+  ]);
+  const result = bestAssignment(table);
+  if (!result) return null;
+  const plugs = result.places.flatMap((place, player) => bestIn[player]?.get(columns[place] ?? "")?.plug ?? []);
+  return plugs.length === tables.length ? { plugs, worth: result.worth } : null;
+}
+
+const kindKey = ({ device, ports }: { readonly device: string; readonly ports: readonly string[] }): string =>
+  `${device} ${ports.join(" ")}`;

@@ -1,0 +1,77 @@
+import type { CableClass } from "@/core/facts";
+import type { Device } from "@/core/device";
+import { runBetween } from "@/core/job";
+import { menusOf, type SettingChoice } from "./hub-settings";
+import type { BoxAtHand, WiringSpace } from "./space";
+import { GUESSED_PRICE, MINUTES, type Weights } from "./weights";
+import type { Wire } from "./wires";
+
+/** What is put in and laid for a plan, as far as it counts for cost and work. */
+export interface Effort {
+  /** In the currency of the settings; what is not priced is counted apart. */
+  readonly money: number;
+  readonly unpriced: number;
+  /** What the unpriced parts count instead of a price: something they cost, and saying nothing would make them free. */
+  readonly guessed: number;
+  readonly newCables: number;
+  /** Cables that run from one room or place to another. */
+  readonly pulls: number;
+  readonly minutes: number;
+}
+
+export const NO_EFFORT: Effort = { money: 0, unpriced: 0, guessed: 0, newCables: 0, pulls: 0, minutes: 0 };
+
+export const addEffort = (a: Effort, b: Effort): Effort => ({
+  money: a.money + b.money,
+  unpriced: a.unpriced + b.unpriced,
+  guessed: a.guessed + b.guessed,
+  newCables: a.newCables + b.newCables,
+  pulls: a.pulls + b.pulls,
+  minutes: a.minutes + b.minutes,
+});
+
+/** A box with more sockets is more to mount and to explain; of two that do the same the smaller one wins. */
+export const boxEffort = ({ device, price, isThere }: BoxAtHand): Effort =>
+  isThere ? NO_EFFORT : { ...NO_EFFORT, ...spent(price, GUESSED_PRICE.box), minutes: MINUTES.box + device.ports.length * MINUTES.socket };
+
+const spent = (price: number | null, guess: number): Pick<Effort, "money" | "unpriced" | "guessed"> =>
+  price === null ? { money: 0, unpriced: 1, guessed: guess } : { money: price, unpriced: 0, guessed: 0 };
+
+/** A wire costs nothing where it lies as it is, a plug where it is moved, and is paid for and laid or pulled where it is new. */
+export function wireEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
+  if (lying) {
+    const moved = Number(lying.from.port !== cable.from.port) + Number(lying.to.port !== cable.to.port);
+    // What lies and stays need not be taken out, which is counted for all of them beforehand.
+    return { ...NO_EFFORT, minutes: moved * MINUTES.plug - MINUTES.takeOut };
+  }
+  if (cable.class === "direct-plug") return { ...NO_EFFORT, minutes: MINUTES.plug };
+  const isPull = runBetween(space.job, cable.from.device, cable.to.device) !== undefined;
+  return {
+    ...NO_EFFORT,
+    ...spent(
+      priceOf(space, cable.class, cable.lengthM),
+      cable.class === "hybrid-optical-hdmi" ? GUESSED_PRICE.hybrid : GUESSED_PRICE.cable,
+    ),
+    newCables: 1,
+    pulls: Number(isPull),
+    minutes: isPull ? MINUTES.pull : MINUTES.cable,
+  };
+}
+
+/** The price of the shortest cable of a class in the van's list that is long enough, whether or not one is left; null: none is priced. */
+function priceOf({ vanCables }: WiringSpace, kind: CableClass, lengthM: number): number | null {
+  const long = vanCables.filter((cable) => cable.class === kind && cable.lengthM >= lengthM && cable.price !== null);
+  return long.toSorted((a, b) => a.lengthM - b.lengthM)[0]?.price ?? null;
+}
+
+export const menuEffort = (devices: readonly Device[], choices: readonly SettingChoice[]): Effort => ({
+  ...NO_EFFORT,
+  minutes: devices.reduce((sum, device) => sum + menusOf(device, choices), 0) * MINUTES.setting,
+});
+
+/** Every lying cable would have to be taken out, but for those that a plan keeps. */
+export const takeOutEffort = ({ lying }: WiringSpace): Effort => ({ ...NO_EFFORT, minutes: lying.length * MINUTES.takeOut });
+
+/** How many points the effort of a plan loses. */
+export const effortPoints = ({ money, guessed, minutes, pulls }: Effort, weights: Weights): number =>
+  ((money + guessed) / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls;

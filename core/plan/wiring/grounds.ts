@@ -1,0 +1,104 @@
+import { solve, solveAgain, type Solved } from "@/core/chain";
+import type { Device } from "@/core/device";
+import type { Backbone } from "./backbones";
+import { effortPoints, menuEffort } from "./effort";
+import { contentShare, rowPoints } from "./figures";
+import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
+import { fulfils } from "./musts";
+import { mostOf, type Most } from "./most";
+import { pictureOnScreens, WHOLE_ON_ALL } from "./picture-on";
+import { reachOf } from "./reach";
+import { jobWith } from "./room-of";
+import { RowMemo } from "./row-memo";
+import type { WiringSpace } from "./space";
+import type { Weights } from "./weights";
+
+/** What stays the same for every ground of a search, and what it has worked out already. */
+export interface Measure {
+  readonly space: WiringSpace;
+  readonly weights: Weights;
+  readonly most: Most;
+  readonly memo: RowMemo;
+  /** How easy the acts of a player are, by all on which that rests. */
+  readonly ease: Map<string, number>;
+}
+
+/** A measure that has worked out nothing yet. */
+export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
+  space,
+  weights,
+  most: mostOf(space, weights, WHOLE_ON_ALL),
+  memo: new RowMemo(),
+  ease: new Map(),
+});
+
+/** The measure with bounds that know what each screen can show; it goes on remembering what was worked out. */
+export const sharpened = (measure: Measure): Measure => ({
+  ...measure,
+  most: mostOf(measure.space, measure.weights, pictureOnScreens(measure.space)),
+});
+
+/** A backbone with the settings of its hubs: what players are tried on. */
+export interface Ground {
+  readonly backbone: Backbone;
+  readonly hubs: readonly Device[];
+  readonly settings: readonly SettingChoice[];
+  readonly solved: Solved;
+  /** The points of what does not hang on a player: the screens' own apps and tuners, and the players that stay as they lie. */
+  readonly points: number;
+}
+
+/** Every combination of the settings of a backbone's hubs, each solved without players. */
+export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Generator<Ground> {
+  const share = contentShare(space.job);
+  let before: Solved | undefined;
+  for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, device)))) {
+    const hubs = backbone.hubs.map((device) => withSettings(device, settings));
+    const job = jobWith(space, hubs, backbone.wires);
+    const solved = before ? solveAgain(before, job) : solve(job, "planned");
+    before = solved;
+    if (!leadsCarry(space, backbone, solved) || !isFulfilled(space, solved)) continue;
+    yield {
+      backbone,
+      hubs,
+      settings,
+      solved,
+      points: rowPoints(space, solved.rows, share, weights) - effortPoints(menuEffort(backbone.hubs, settings), weights),
+    };
+  }
+}
+
+/** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
+function hubChoices(space: WiringSpace, backbone: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
+  const isOnlyScreen = hub.id === space.system.id && space.screens.includes(hub);
+  const choices = choicesOf(hub, isOnlyScreen);
+  if (choices.every((values) => values.length === 1) || space.job.brief.newsFrom === "screen") return choices;
+  const reach = reachOf(space, backbone);
+  const entries = [...hub.ports, ...hub.sources].map(({ id }) => ({ device: hub.id, port: id }));
+  return entries.some((entry) => reach(entry).sounds) ? choices : choices.map((values) => values.slice(0, 1));
+}
+
+/** What is wished of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
+const isFulfilled = ({ musts, players }: WiringSpace, { rows }: Pick<Solved, "rows">): boolean =>
+  musts.every(
+    ({ device }) =>
+      players.some(({ id }) => id === device) ||
+      fulfils(
+        musts,
+        device,
+        rows.filter(({ player }) => player === device),
+      ),
+  );
+
+/** A lead out of a screen that has sound of its own carries that sound, or it is not worth laying. */
+export function leadsCarry({ screens }: WiringSpace, { wires, hubs }: Backbone, { rows }: Pick<Solved, "rows">): boolean {
+  return wires.every(({ cable: { from, to } }) => {
+    const screen = screens.find(({ id, sources }) => id === from.device && sources.length > 0);
+    const isLead = hubs.find(({ id }) => id === from.device)?.ports.some(({ id, connector }) => id === from.port && connector !== "hdmi");
+    if (!screen || !isLead) return true;
+    return rows.some(
+      ({ player, hops, arrives }) =>
+        player === screen.id && arrives && hops.some(({ device, port }) => device === to.device && port === to.port),
+    );
+  });
+}

@@ -1,0 +1,45 @@
+import { classesJoining } from "@/core/facts";
+import type { Device } from "@/core/device";
+import { jobWith } from "./room-of";
+import { socketKey, takenBy } from "./sockets";
+import type { WiringSpace } from "./space";
+import { wiresBetween, type Wire } from "./wires";
+
+/** Sockets that carry sound alone. */
+export const SOUND_LEADS: ReadonlySet<string> = new Set(["optical", "coaxial", "rca", "minijack"]);
+
+/** The wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */
+export function withLeads(space: WiringSpace, hubs: readonly Device[], wires: readonly Wire[]): readonly (readonly Wire[])[] {
+  const into = leadsInto(space, wires, hubs, space.system);
+  const screens = hubs.filter(({ role }) => role === "screen");
+  const through = into.flatMap((wire) => {
+    const box = hubs.find(({ id }) => id === wire.cable.from.device);
+    return box?.role === "box" ? leadsInto(space, [...wires, wire], screens, box).map((first) => [...wires, first, wire]) : [];
+  });
+  return [wires, ...into.map((wire) => [...wires, wire]), ...through];
+}
+
+/** Every lead for sound alone from one of the hubs into a device, one for each pair of plugs that differs. */
+function leadsInto(space: WiringSpace, wires: readonly Wire[], hubs: readonly Device[], target: Device): readonly Wire[] {
+  const inputs = target.ports.filter(({ direction, connector }) => direction === "in" && SOUND_LEADS.has(connector));
+  if (inputs.length === 0) return [];
+  const taken = takenBy([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
+  const seen = new Set<string>();
+  return hubs.flatMap((hub) => {
+    if (hub.id === target.id) return [];
+    const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && SOUND_LEADS.has(connector));
+    return outputs.flatMap((port) =>
+      inputs.flatMap((input) => {
+        const [from, to] = [
+          { device: hub.id, port: port.id },
+          { device: target.id, port: input.id },
+        ];
+        const key = `${hub.id} ${port.id} ${input.connector}`;
+        if (seen.has(key) || taken.has(socketKey(from)) || taken.has(socketKey(to))) return [];
+        if (classesJoining(port.connector, input.connector).length === 0) return [];
+        seen.add(key);
+        return wiresBetween(space, jobWith(space, [...hubs, target], []), from, to);
+      }),
+    );
+  });
+}

@@ -1,0 +1,70 @@
+import type { Content, Device } from "@/core/device";
+import type { CableEnd } from "@/core/job";
+import { effortPoints, NO_EFFORT } from "./effort";
+import { commonActs, contentShare } from "./figures";
+import type { PictureOn } from "./picture-on";
+import type { Reach } from "./reach";
+import type { WiringSpace } from "./space";
+import { MINUTES, WITHOUT_PICTURE, type Weights } from "./weights";
+
+/** The most that anything of a room can bring by what it reaches; never less than what the full engine gives it there. */
+export interface Most {
+  /** A player in a socket of some reach; null: unplugged. */
+  readonly ofPlayer: (player: string, reach: Reach | null) => number;
+  /** What the hubs play themselves, and the players that stay as they lie. */
+  readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach) => number;
+}
+
+/**
+ * Caps for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
+ * whole sound where sound comes through at all; the acts that hang on a player as wished.
+ * @param pictureOn how much of its picture each content of a player can keep on a screen at best, in the order of its contents
+ */
+export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureOn): Most {
+  const caps = new Map(space.players.map((player) => [player.id, capOf(space, weights, player, pictureOn)]));
+  const share = contentShare(space.job);
+  return {
+    ofPlayer: (player, reach) => caps.get(player)?.(reach) ?? 0,
+    ofOwn: (hubs, reachFrom) =>
+      [...hubs, ...space.fixedDevices].reduce((sum, { id, sources }) => {
+        const kept = sources.reduce((total, source) => {
+          const { sounds } = reachFrom({ device: id, port: source.id });
+          const own = source.contents.map((content) => (sounds || isFromScreen(space, content) ? weights.sound : 0) + weights.picture);
+          return total + own.reduce((all, points) => all + points, 0);
+        }, 0);
+        return sum + kept * share;
+      }, 0),
+  };
+}
+
+/** The news may be wished from the screen's own speakers. */
+const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
+
+function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): (reach: Reach | null) => number {
+  const share = contentShare(space.job);
+  const ease = weights.ease * easeShare(space, player.id);
+  const lies = space.lying.some(({ from }) => from.device === player.id);
+  const wiring = effortPoints({ ...NO_EFFORT, minutes: lies ? -MINUTES.takeOut : MINUTES.plug }, weights);
+  const contents = player.sources.flatMap((source) => source.contents);
+  return (reach) => {
+    if (!reach) return ease;
+    const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
+    const kept = contents.reduce((sum, content, index) => {
+      const sounds = reach.sounds || (isFromScreen(space, content) && reach.screens.size > 0);
+      const seen = !content.picture || reach.screens.size > 0;
+      const sound = sounds ? (seen ? 1 : WITHOUT_PICTURE) : 0;
+      const shown = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
+      return sum + sound * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
+    }, 0);
+    return kept * share + ease - wiring;
+  };
+}
+
+/** How much of the ease of everyday acts hangs on a player: waking it, and for the first one all that is not the waking of another. */
+export function easeShare(space: WiringSpace, player: string): number {
+  const isFirst = space.players[0]?.id === player;
+  return commonActs(space).reduce(
+    (sum, { act, weight }) => ((act.act === "wake" ? act.device === player : isFirst) ? sum + weight : sum),
+    0,
+  );
+}
