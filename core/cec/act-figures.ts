@@ -1,4 +1,4 @@
-import { eventOf, isOnPurpose, type Act } from "./acts";
+import { eventOf, type Act } from "./acts";
 import { judgeAct } from "./judge";
 import type { Household } from "./stations";
 
@@ -13,9 +13,9 @@ export interface ActFigures {
   readonly readyMs: number | null;
 }
 
-/** The figures of those of the acts that the household does on purpose; acts that the room has nobody for are left out. */
+/** The figures of acts; those that the room has nobody for are left out. */
 export function actFigures(household: Household, acts: readonly Act[]): readonly ActFigures[] {
-  return acts.filter(isOnPurpose).flatMap((act): ActFigures[] => {
+  return acts.flatMap((act): ActFigures[] => {
     const judged = judgeAct(household, act);
     if (!judged) return [];
     const { verdict, remotes, pictureMs, soundMs } = judged;

@@ -7,7 +7,7 @@ export type { Press, Station } from "./station";
 export { householdOf, type Household } from "./stations";
 export { kindOf, networkOf, type BusNode, type Cut, type Network } from "./topology";
 export { actFigures, type ActFigures } from "./act-figures";
-export { actOfEvent, actsOf, castOf, eventOf, type Act, type Played } from "./acts";
+export { actOfEvent, actsOf, castOf, eventOf, isOnPurpose, type Act, type Played } from "./acts";
 export { conflictsOf, type Conflict } from "./conflicts";
 export { curesOf, householdAfter, roomCures, type Cure, type WeighedCure } from "./cures";
 export type { InfraredLimit } from "./programmed-remote";

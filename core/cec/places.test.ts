@@ -141,12 +141,7 @@ describe("what an act asks of the household, in numbers", () => {
     // The screen's 6 s, then the bar's 5 s and the frames between.
     expect(actFigures(householdOf(plain), on)[0]?.readyMs).toBeGreaterThan(11_000);
     expect(actFigures(householdOf(set(plain, "tv cec off")), on)).toMatchObject([{ verdict: "with-a-step", remotes: 2, steps: 1 }]);
-    expect(
-      actFigures(householdOf(plain), [
-        { act: "night-update", device: "bar" },
-        { act: "wake", device: "nobody" },
-      ]),
-    ).toEqual([]);
+    expect(actFigures(householdOf(plain), [{ act: "wake", device: "nobody" }])).toEqual([]);
   });
 });
 

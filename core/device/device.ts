@@ -246,6 +246,8 @@ export const Device = z.strictObject({
   note: z.string().max(4000).default(""),
   /** The room or place of a room where it stands; null: not noted. */
   room: Slug.nullable().default(null),
+  /** Its two ends stand apart and are joined through the air, so that its cables stay each within a room. */
+  spans: z.boolean().default(false),
   supply: z.enum(SUPPLIES).default("there"),
   /** The EDID that was read from it, as hexadecimal digits; null where none was. */
   edid: z

@@ -2,7 +2,16 @@ import type { Arrival } from "@/core/chain";
 import { arrivalsOf } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
-import type { Must, PlanSearch, Preset, School, ShoppingLine, WhyNot, WiringPlan } from "@/core/plan";
+import {
+  isCutOff,
+  type Must,
+  type PlanSearch,
+  type Preset,
+  type School,
+  type ShoppingLine,
+  type WhyNot,
+  type WiringPlan,
+} from "@/core/plan";
 import { formatMetres } from "@/core/units";
 import { deviceName, listed, plural, socketName, upperFirst } from "./names";
 import { reasonSentence } from "./reason-words";
@@ -15,6 +24,7 @@ export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
   split: "Split before the screen",
   "side-cable": "Sound by a lead of its own",
   adapter: "Return through an adapter",
+  wireless: "Through the air",
 };
 
 export const PRESET_WORDS: Readonly<Record<Preset, string>> = {
@@ -131,6 +141,9 @@ export function impossibleSchool(job: Job, school: School, system: string): stri
     split: "no box at hand takes the sound off before the screen",
     "side-cable": `no screen has an output for sound that ${name} or a converter takes and on which its sound comes`,
     adapter: `no box at hand takes a return channel and hands it to ${name}`,
+    wireless: isCutOff(job, system)
+      ? `nothing here sends to ${name} by Bluetooth`
+      : `a cable can run to ${name}, and Bluetooth, stereo and late, is for where none can`,
   };
   return `${SCHOOL_WORDS[school]}: ${reasons[school]}.`;
 }

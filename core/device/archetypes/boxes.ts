@@ -264,6 +264,7 @@ export const BOXES: readonly Archetype[] = [
     ],
     presents: [{ rule: "list", ports: ["hdmi-in"], sound: [...STEREO, ...sounds(["ac3", "5.1"])] }],
     speaksCec: false,
+    spans: true,
   },
   {
     archetype: "bluetooth-transmitter",

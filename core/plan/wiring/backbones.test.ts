@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { device, room } from "@/demo/room-under-test";
+import { device, room, withQuirks } from "@/demo/room-under-test";
 import { solve } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import { findPort, whyNotPlug } from "@/core/job";
@@ -32,16 +32,19 @@ const rooms = fc.record({
     "optical-to-coaxial",
   ),
   second: fc.boolean(),
+  quarrels: fc.boolean(),
 });
 type Room = typeof rooms extends fc.Arbitrary<infer One> ? One : never;
 
-function spaceOf({ screen, system, players, box, second }: Room): WiringSpace {
+function spaceOf({ screen, system, players, box, second, quarrels }: Room): WiringSpace {
   const projector = second ? [device("projector", "projector")] : [];
   const job = room([
     device(screen, "screen"),
     ...projector,
     device(system, "system"),
-    ...players.map((kind, index) => device(kind, `p${index}`)),
+    ...players.map((kind, index) =>
+      index === 0 && quarrels ? withQuirks(device(kind, "p0"), "wakes-by-itself", "steals-source") : device(kind, `p${index}`),
+    ),
   ]);
   const space = wiringSpace(job, { boxes: [boxOfShelf(job, box, 50, "van")].flatMap((one) => one ?? []) });
   if (!space) throw new Error("nothing to plan");
@@ -72,7 +75,7 @@ describe("every backbone", () => {
   });
 
   test("hangs the sound system on a return socket where the screen has one", () => {
-    const space = spaceOf({ screen: "tv-earc", system: "bar-one-input", players: [], box: "switch-3x1", second: false });
+    const space = spaceOf({ screen: "tv-earc", system: "bar-one-input", players: [], box: "switch-3x1", second: false, quarrels: false });
     const backs = [...backbonesOf(space)].flatMap(({ hubs, wires }) =>
       wires.flatMap(({ cable }) =>
         cable.from.device === "system" && cable.to.device === "screen" ? [findPort(jobWith(space, hubs, wires), cable.to)] : [],
@@ -103,7 +106,7 @@ describe("a box that only gathers sockets", () => {
   test("is no hub of its own: whoever sits in it comes in where it leads", () => {
     // More players than the screen has sockets of a kind: nothing is gathered where there are enough.
     const players = Array.from({ length: 4 }, () => "streamer-4k" as const);
-    const space = spaceOf({ screen: "tv-arc", system: "receiver-51", players, box: "switch-3x1", second: false });
+    const space = spaceOf({ screen: "tv-arc", system: "receiver-51", players, box: "switch-3x1", second: false, quarrels: false });
     expect([...backbonesOf({ ...space, players: [] })].filter(({ boxes }) => boxes.length === 1)).toEqual([]);
     const gathered = [...backbonesOf(space)].filter(({ boxes }) => boxes.length === 1);
     expect(gathered.length).toBeGreaterThan(0);

@@ -1,16 +1,18 @@
 import type { Device, Port } from "@/core/device";
 import { runBetween } from "@/core/job";
 import { isGatherer } from "./gatherer";
-import { SOUND_LEADS } from "./leads";
+import { isForbidden, SOUND_LEADS, THROUGH_AIR } from "./leads";
 import { hdmiOutputs, inputKinds, NO_SOCKETS } from "./sockets";
 import type { BoxAtHand, WiringSpace } from "./space";
 import type { Wire } from "./wires";
 
 /** No box, each box, and where there are several screens pairs of which one shares the picture out. */
-export function boxSets({ boxes, bonds, screens }: WiringSpace): readonly (readonly BoxAtHand[])[] {
+export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): readonly (readonly BoxAtHand[])[] {
   const forbidden = new Set(bonds.flatMap((bond) => (bond.bond === "forbid-box" ? [bond.archetype] : [])));
   const wanted = bonds.flatMap((bond) => (bond.bond === "use-box" ? [bond.archetype] : []));
-  const own = boxes.filter(({ device }) => !forbidden.has(device.archetype ?? device.id));
+  // A picture goes through the air only where no cable may run from a player to a screen.
+  const mustSpan = players.some((player) => screens.some((screen) => isForbidden(job, player.id, screen.id)));
+  const own = boxes.filter(({ device }) => !forbidden.has(device.archetype ?? device.id) && (mustSpan || !device.spans));
   // For several screens one box may share the picture out and another take the sound off.
   const shares = own.filter(({ device }) => hdmiOutputs(device).length > 1);
   const takes = own.filter((box) => !shares.includes(box));
@@ -45,7 +47,7 @@ function isUsedForSound(device: Device, wires: readonly Wire[]): boolean | null 
   const outputs = device.ports.filter((port) =>
     port.connector === "hdmi"
       ? port.direction === "in" && isSoundSocket(device, port)
-      : port.direction === "out" && SOUND_LEADS.has(port.connector),
+      : port.direction === "out" && (SOUND_LEADS.has(port.connector) || THROUGH_AIR.has(port.connector)),
   );
   return outputs.length ? outputs.some((port) => isWired(device, port, wires)) : null;
 }

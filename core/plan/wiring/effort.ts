@@ -45,6 +45,7 @@ export function wireEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
     return { ...NO_EFFORT, minutes: moved * MINUTES.plug - MINUTES.takeOut };
   }
   if (cable.class === "direct-plug") return { ...NO_EFFORT, minutes: MINUTES.plug };
+  if (cable.class === "bluetooth") return { ...NO_EFFORT, minutes: MINUTES.pairing };
   const isPull = runBetween(space.job, cable.from.device, cable.to.device) !== undefined;
   return {
     ...NO_EFFORT,

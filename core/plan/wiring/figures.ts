@@ -1,10 +1,11 @@
-import { actFigures, actsOf, castOf, eventOf, householdOf, relianceOf, type Act, type ActFigures } from "@/core/cec";
+import { actFigures, actsOf, castOf, eventOf, householdOf, isOnPurpose, relianceOf, type Act, type ActFigures } from "@/core/cec";
 import type { Arrival, Solved } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import type { Effort } from "./effort";
+import { isSeenAlone } from "./reach";
 import type { WiringSpace } from "./space";
-import { ACT_WEIGHTS, actEase, pictureKept, soundKept, type Weights } from "./weights";
+import { ACT_WEIGHTS, ACTS_SHARE, actEase, pictureKept, soundKept, type Weights } from "./weights";
 import type { Wire } from "./wires";
 
 /** What a plan gives and what it costs, each with its unit. */
@@ -13,6 +14,9 @@ export interface PlanFigures extends Omit<Effort, "guessed"> {
   readonly sound: number;
   readonly picture: number;
   readonly ease: number;
+  /** Players that can be watched while the sound system sleeps, and players that have no socket. */
+  readonly alone: number;
+  readonly unplugged: number;
   /** Rows of the board: whole, reduced, and the others. */
   readonly whole: number;
   readonly reduced: number;
@@ -79,16 +83,27 @@ export function commonActs(space: WiringSpace): readonly { readonly act: Act; re
     { act: "mute" },
     { act: "screen-off" },
     ...space.players.map(({ id }): Act => ({ act: "wake", device: id })),
+    // Of a player that is known to quarrel also what it does to the others.
+    ...space.players.flatMap(({ id, control }): Act[] => [
+      ...(control.quirks.length ? [{ act: "put-away", device: id } as const] : []),
+      ...(control.quirks.includes("wakes-by-itself") ? [{ act: "night-update", device: id } as const] : []),
+    ]),
   ];
-  const weights = acts.map((act) => ACT_WEIGHTS[eventOf(act)] ?? 1);
+  const weights = acts.map((act) => ACT_WEIGHTS[eventOf(act).split(":")[0] ?? ""] ?? 1);
   const sum = weights.reduce((total, weight) => total + weight, 0);
   return acts.map((act, index) => ({ act, weight: (weights[index] ?? 0) / sum }));
 }
 
-/** How easy acts are by their figures, weighed; an act that nobody in the room can do has none and counts nothing. */
+/** The player that an act hangs on; the first for those that begin while something is watched. */
+export const playerOfAct = (space: WiringSpace, act: Act): string | undefined =>
+  act.act === "wake" || act.act === "put-away" || act.act === "night-update" ? act.device : space.players[0]?.id;
+
+/** How easy acts are by their figures, weighed; an act that nobody in the room can do counts nothing. */
 export function easeOf(figures: readonly ActFigures[], acts: readonly { readonly act: Act; readonly weight: number }[]): number {
   return acts.reduce((sum, { act, weight }) => {
     const found = figures.find(({ event }) => event === eventOf(act));
+    // What happens of itself, at night perhaps, disturbs nobody where the device takes no part, and nobody is there to press a key.
+    if (!isOnPurpose(act)) return sum + (!found || found.verdict === "as-wished" ? weight : 0);
     return sum + (found ? weight * actEase(found) : 0);
   }, 0);
 }
@@ -100,6 +115,9 @@ export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): 
       cableClassFact(cable.class).ends[0] === "hdmi" ||
       rows.some(({ arrives, hops }) => arrives && hops.some(({ device, port }) => device === cable.to.device && port === cable.to.port)),
   );
+
+/** How easy a household has it, 0 to 1: its acts, and the share of its players that can be watched while the sound system sleeps. */
+export const easeTogether = (acts: number, alone: number): number => ACTS_SHARE * acts + (1 - ACTS_SHARE) * alone;
 
 /** All figures of a wired room, from its solved board. */
 export function figuresOf(
@@ -117,11 +135,15 @@ export function figuresOf(
     household,
     common.map(({ act }) => act),
   );
-  const counted = actFigures(household, actsOf(household));
+  const seenAlone = space.players.filter((player) => isSeenAlone(space, job, player));
+  const unplugged = space.players.filter(({ id }) => !job.cables.some(({ from }) => from.device === id));
+  const counted = actFigures(household, actsOf(household).filter(isOnPurpose));
   return {
     sound: kept.sound * share,
     picture: kept.picture * share,
-    ease: easeOf(acts, common),
+    ease: easeTogether(easeOf(acts, common), space.players.length ? seenAlone.length / space.players.length : 1),
+    alone: seenAlone.length,
+    unplugged: unplugged.length,
     whole: rows.filter(({ verdict }) => verdict === "full").length,
     reduced: rows.filter(({ verdict }) => verdict === "reduced").length,
     without: rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,

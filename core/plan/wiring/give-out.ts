@@ -54,7 +54,7 @@ export function withOwnIds(space: WiringSpace, wires: readonly Wire[]): readonly
 export function suppliedBy({ vanCables }: WiringSpace, wires: readonly Wire[]): readonly Wire[] {
   const left = vanCables.map((cable) => ({ cable, free: cable.free })).sort((a, b) => a.cable.lengthM - b.cable.lengthM);
   return wires.map((wire) => {
-    if (wire.lying) return wire;
+    if (wire.lying || wire.cable.supply !== "buy") return wire;
     const one = left.find(({ cable, free }) => free > 0 && cable.class === wire.cable.class && cable.lengthM >= wire.cable.lengthM);
     if (one) one.free -= 1;
     return { ...wire, cable: { ...wire.cable, supply: one ? "van" : "buy" } };

@@ -71,11 +71,14 @@ export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Gen
 /** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
 function hubChoices(space: WiringSpace, backbone: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
   const isOnlyScreen = hub.id === space.system.id && space.screens.includes(hub);
-  const choices = choicesOf(hub, isOnlyScreen);
+  const isPaired = backbone.wires.some(({ cable }) => cable.class === "bluetooth" && cable.from.device === hub.id);
+  const choices = choicesOf(hub, isOnlyScreen).filter((values) => isPaired || values.every(({ key }) => key !== "bluetooth"));
   if (choices.every((values) => values.length === 1) || space.job.brief.newsFrom === "screen") return choices;
   const reach = reachOf(space, backbone);
   const entries = [...hub.ports, ...hub.sources].map(({ id }) => ({ device: hub.id, port: id }));
-  return entries.some((entry) => reach(entry).sounds) ? choices : choices.map((values) => values.slice(0, 1));
+  return entries.some((entry) => reach(entry).sounds)
+    ? choices
+    : choices.map((values) => (values[0]?.key === "cec" ? values : values.slice(0, 1)));
 }
 
 /** What is wished of devices that no plan plugs: the screens' own apps, players that stay as they lie. */

@@ -27,19 +27,24 @@ const PLANNED: Readonly<Partial<Record<SettingKey, readonly string[]>>> = {
   "object-format": ["home-theater", "off"],
   "output-device": ["hdmi"],
   hdr: ["on"],
+  bluetooth: ["on"],
   power: ["on"],
 };
 
 /** The values of a device's settings that are tried together. Without a sound system beside the screen its own speakers stay on. */
 export function choicesOf(device: Device, isSystem: boolean): readonly (readonly SettingChoice[])[] {
   return device.settings.flatMap(({ key, options, found }): (readonly SettingChoice[])[] => {
-    const wanted = (PLANNED[key] ?? []).filter((value) => options.includes(value));
+    const wanted = plannedFor(device, key).filter((value) => options.includes(value));
     if (wanted.length === 0 || (key === "speakers" && isSystem)) return [];
     // What was found is tried first, so that of equal settings the one that is left alone wins.
     const ordered = found !== null && wanted.includes(found) ? [found, ...wanted.filter((value) => value !== found)] : wanted;
     return [ordered.map((value) => ({ device: device.id, key, value }))];
   });
 }
+
+/** HDMI control is tried without only where the survey notes that the device quarrels on it. */
+const plannedFor = ({ control }: Device, key: SettingKey): readonly string[] =>
+  key === "cec" && control.quirks.length > 0 ? ["on", "off"] : (PLANNED[key] ?? []);
 
 /** Every combination of choices, one of each. */
 export function combinations(choices: readonly (readonly SettingChoice[])[]): readonly (readonly SettingChoice[])[] {

@@ -7,6 +7,7 @@ export { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type ScheduleLine,
 export { planCommand } from "./plan-command";
 export { readAsked, readForbidden, readPin, readWishes, type WrittenWishes } from "./read-bond";
 export { SCHOOLS, type School } from "./schools";
+export { isCutOff } from "./leads";
 export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 export { wiringSpace, type AtHand, type Bond, type BoxAtHand, type CableAtHand, type WiringSpace } from "./space";

@@ -1,5 +1,6 @@
 import { classesJoining } from "@/core/facts";
 import type { Device } from "@/core/device";
+import { runBetween, type Job } from "@/core/job";
 import { jobWith } from "./room-of";
 import { socketKey, takenBy } from "./sockets";
 import type { WiringSpace } from "./space";
@@ -7,27 +8,45 @@ import { wiresBetween, type Wire } from "./wires";
 
 /** Sockets that carry sound alone. */
 export const SOUND_LEADS: ReadonlySet<string> = new Set(["optical", "coaxial", "rca", "minijack"]);
+/** What joins without a cable, late and in stereo: thought of only where no cable can run. */
+export const THROUGH_AIR: ReadonlySet<string> = new Set(["bluetooth"]);
+
+/** Whether the brief allows no cable from any screen to the sound system. */
+export const isCutOff = (job: Job, system: string): boolean =>
+  job.devices.every(({ id, role, display }) => role !== "screen" || !display || isForbidden(job, id, system));
+
+/** Whether the brief forbids a cable between the rooms of two devices. */
+export const isForbidden = (job: Job, a: string, b: string): boolean => a !== b && runBetween(job, a, b)?.allowed === false;
 
 /** The wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */
 export function withLeads(space: WiringSpace, hubs: readonly Device[], wires: readonly Wire[]): readonly (readonly Wire[])[] {
-  const into = leadsInto(space, wires, hubs, space.system);
+  const into = [
+    ...leadsInto(space, wires, hubs, space.system, SOUND_LEADS),
+    ...(isCutOff(space.job, space.system.id) ? leadsInto(space, wires, hubs, space.system, THROUGH_AIR) : []),
+  ];
   const screens = hubs.filter(({ role }) => role === "screen");
   const through = into.flatMap((wire) => {
     const box = hubs.find(({ id }) => id === wire.cable.from.device);
-    return box?.role === "box" ? leadsInto(space, [...wires, wire], screens, box).map((first) => [...wires, first, wire]) : [];
+    return box?.role === "box" ? leadsInto(space, [...wires, wire], screens, box, SOUND_LEADS).map((first) => [...wires, first, wire]) : [];
   });
   return [wires, ...into.map((wire) => [...wires, wire]), ...through];
 }
 
 /** Every lead for sound alone from one of the hubs into a device, one for each pair of plugs that differs. */
-function leadsInto(space: WiringSpace, wires: readonly Wire[], hubs: readonly Device[], target: Device): readonly Wire[] {
-  const inputs = target.ports.filter(({ direction, connector }) => direction === "in" && SOUND_LEADS.has(connector));
+function leadsInto(
+  space: WiringSpace,
+  wires: readonly Wire[],
+  hubs: readonly Device[],
+  target: Device,
+  kinds: ReadonlySet<string>,
+): readonly Wire[] {
+  const inputs = target.ports.filter(({ direction, connector }) => direction === "in" && kinds.has(connector));
   if (inputs.length === 0) return [];
   const taken = takenBy([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   const seen = new Set<string>();
   return hubs.flatMap((hub) => {
     if (hub.id === target.id) return [];
-    const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && SOUND_LEADS.has(connector));
+    const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && kinds.has(connector));
     return outputs.flatMap((port) =>
       inputs.flatMap((input) => {
         const [from, to] = [

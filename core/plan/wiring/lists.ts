@@ -24,7 +24,7 @@ export type ShoppingLine =
 export function shoppingOf({ boxes, wires }: WiringPlan): readonly ShoppingLine[] {
   const cables = new Map<string, { class: CableClass; lengthM: number; count: number }>();
   for (const { cable, lying } of wires) {
-    if (lying || cable.class === "direct-plug") continue;
+    if (lying || cable.class === "direct-plug" || cable.class === "bluetooth") continue;
     const lengthM = soldLength(cable.lengthM);
     const key = `${cable.class} ${lengthM}`;
     const known = cables.get(key);

@@ -10,6 +10,7 @@ import type { Ground, Measure } from "./grounds";
 import type { PlayerOption } from "./settle";
 import type { School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
+import { UNPLUGGED_POINTS } from "./weights";
 import type { Wire } from "./wires";
 
 /** A room wired in one way, with its figures from the full engine. */
@@ -51,7 +52,11 @@ export function planOf({ space, weights }: Measure, ground: Ground, school: Scho
   if (!leadsAreUsed(solved.rows, wires)) return null;
   const figures = figuresOf(space, solved, effort, { menus: count, toBuy: toBuy(backbone.boxes, wires) });
   const points =
-    figures.sound * weights.sound + figures.picture * weights.picture + figures.ease * weights.ease - effortPoints(effort, weights);
+    figures.sound * weights.sound +
+    figures.picture * weights.picture +
+    figures.ease * weights.ease -
+    figures.unplugged * UNPLUGGED_POINTS -
+    effortPoints(effort, weights);
   const places = new Map(space.players.map((player, index) => [player.id, chosen[index]?.kind?.device ?? null]));
   return { school, points, figures, boxes: backbone.boxes, wires, settings, places, job };
 }

@@ -1,11 +1,12 @@
+import type { Act } from "@/core/cec";
 import type { Content, Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
 import { effortPoints, NO_EFFORT } from "./effort";
-import { commonActs, contentShare } from "./figures";
+import { commonActs, contentShare, playerOfAct } from "./figures";
 import type { PictureOn } from "./picture-on";
 import type { Reach } from "./reach";
 import type { WiringSpace } from "./space";
-import { MINUTES, WITHOUT_PICTURE, type Weights } from "./weights";
+import { ACTS_SHARE, MINUTES, UNPLUGGED_POINTS, WITHOUT_PICTURE, type Weights } from "./weights";
 
 /** The most that anything of a room can bring by what it reaches; never less than what the full engine gives it there. */
 export interface Most {
@@ -42,12 +43,13 @@ const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind 
 
 function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): (reach: Reach | null) => number {
   const share = contentShare(space.job);
-  const ease = weights.ease * easeShare(space, player.id);
+  const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
+  const ease = acts + (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
   const lies = space.lying.some(({ from }) => from.device === player.id);
   const wiring = effortPoints({ ...NO_EFFORT, minutes: lies ? -MINUTES.takeOut : MINUTES.plug }, weights);
   const contents = player.sources.flatMap((source) => source.contents);
   return (reach) => {
-    if (!reach) return ease;
+    if (!reach) return acts - UNPLUGGED_POINTS;
     const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
     const kept = contents.reduce((sum, content, index) => {
       const sounds = reach.sounds || (isFromScreen(space, content) && reach.screens.size > 0);
@@ -61,10 +63,6 @@ function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: 
 }
 
 /** How much of the ease of everyday acts hangs on a player: waking it, and for the first one all that is not the waking of another. */
-export function easeShare(space: WiringSpace, player: string): number {
-  const isFirst = space.players[0]?.id === player;
-  return commonActs(space).reduce(
-    (sum, { act, weight }) => ((act.act === "wake" ? act.device === player : isFirst) ? sum + weight : sum),
-    0,
-  );
+export function easeShare(space: WiringSpace, player: string, counts: (act: Act) => boolean = () => true): number {
+  return commonActs(space).reduce((sum, { act, weight }) => (playerOfAct(space, act) === player && counts(act) ? sum + weight : sum), 0);
 }

@@ -1,8 +1,8 @@
-import type { Device } from "@/core/device";
-import type { Cable, CableEnd } from "@/core/job";
+import { effectiveSetting, type Device } from "@/core/device";
+import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
 import type { Backbone } from "./backbones";
 import { socketKey } from "./sockets";
-import type { WiringSpace } from "./space";
+import { hdmiOut, type WiringSpace } from "./space";
 
 /** What could at best be reached from a socket, were every gate open and every format passed. */
 export interface Reach {
@@ -12,17 +12,34 @@ export interface Reach {
   readonly sounds: boolean;
 }
 
+/**
+ * Whether a player can be watched on the main screen while the sound system sleeps: its picture does not pass it, or it passes pictures on
+ * in stand-by.
+ */
+export function isSeenAlone({ system, mainScreen }: WiringSpace, job: Job, player: Device): boolean {
+  const plug = hdmiOut(player);
+  const start = plug && cableAt(job, { device: player.id, port: plug.id });
+  if (!start) return false;
+  const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
+  const awake = job.devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
+  const far = farEnds(job.cables);
+  return mainScreen !== null && reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture").has(mainScreen);
+}
+
+/** For each socket the other end of its cable. */
+const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, CableEnd> =>
+  // Sound may come back along a cable, so each end knows the other.
+  new Map(
+    cables.flatMap(({ from, to }): [string, CableEnd][] => [
+      [socketKey(from), to],
+      [socketKey(to), from],
+    ]),
+  );
+
 /** Asks what is reached from an input of a hub of a backbone, by its cables and by what is joined inside the devices. */
 export function reachOf(space: WiringSpace, { hubs, wires }: Backbone): (socket: CableEnd) => Reach {
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
-  const far = new Map<string, CableEnd>();
-  const join = ({ from, to }: Cable) => {
-    far.set(socketKey(from), to);
-    // Sound may come back along it.
-    far.set(socketKey(to), from);
-  };
-  space.fixedCables.forEach(join);
-  wires.forEach(({ cable }) => join(cable));
+  const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   return (socket) => ({
     screens: reached(devices, far, socket, "picture"),
     sounds: reached(devices, far, socket, "sound").has(space.system.id),

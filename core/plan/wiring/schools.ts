@@ -5,7 +5,7 @@ import { isGatherer } from "./gatherer";
 import type { WiringSpace } from "./space";
 
 /** The ways of wiring that installers argue about. */
-export const SCHOOLS = ["screen-hub", "sound-hub", "mixed", "split", "side-cable", "adapter"] as const;
+export const SCHOOLS = ["screen-hub", "sound-hub", "mixed", "split", "side-cable", "adapter", "wireless"] as const;
 export type School = (typeof SCHOOLS)[number];
 
 /** Through which device each player comes into the room: past boxes that only gather sockets. */
@@ -23,6 +23,7 @@ export function schoolsOn(space: WiringSpace, backbone: Backbone): readonly Scho
   const isBox = (id: string) => boxes.some(({ device }) => device.id === id);
   const isScreen = (id: string) => space.screens.some((screen) => screen.id === id);
   const cables = wires.map(({ cable }) => cable);
+  if (cables.some((cable) => cable.class === "bluetooth") || boxes.some(({ device }) => device.spans)) return ["wireless"];
   const intoSystem = cables.filter(({ from, to }) => isSystem(to.device) && !isHdmi(space, backbone, from));
   const fromBox = intoSystem.find(({ from }) => isBox(from.device));
   const adapter = boxes.find(({ device }) => device.id === fromBox?.from.device)?.device;

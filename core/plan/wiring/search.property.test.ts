@@ -15,7 +15,7 @@ import { playersNeeded } from "./starts";
 import { inputKinds, takenBy } from "./sockets";
 import { leadsCarry } from "./grounds";
 import { hdmiOut, wiringSpace, type WiringSpace } from "./space";
-import { PRESETS, type Preset, type Weights } from "./weights";
+import { PRESETS, UNPLUGGED_POINTS, type Preset, type Weights } from "./weights";
 import { wiresBetween, type Wire } from "./wires";
 
 /** A device with only the settings named, and two choices of each, so that a room stays small enough to try all of it. */
@@ -144,8 +144,16 @@ function pointsOf(
   const wires = [...backbone.wires, ...plugs];
   const solved = solve(jobWith(space, hubs, wires, players), "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
-  const { sound, picture, ease } = figuresOf(space, solved, effort, { menus: 0, toBuy: 0 });
-  return { sound, points: sound * weights.sound + picture * weights.picture + ease * weights.ease - effortPoints(effort, weights) };
+  const { sound, picture, ease, unplugged } = figuresOf(space, solved, effort, { menus: 0, toBuy: 0 });
+  return {
+    sound,
+    points:
+      sound * weights.sound +
+      picture * weights.picture +
+      ease * weights.ease -
+      unplugged * UNPLUGGED_POINTS -
+      effortPoints(effort, weights),
+  };
 }
 
 describe("the best plan", () => {

@@ -1,17 +1,18 @@
-import { actFigures, householdOf } from "@/core/cec";
+import { actFigures, householdOf, isOnPurpose } from "@/core/cec";
 import { solveAgain, type Arrival } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import type { Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import { addEffort, effortPoints, menuEffort, NO_EFFORT, wireEffort, type Effort } from "./effort";
-import { commonActs, contentShare, easeOf, rowPoints } from "./figures";
+import { commonActs, contentShare, easeOf, playerOfAct, rowPoints } from "./figures";
 import type { Ground, Measure } from "./grounds";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
 import { fulfils } from "./musts";
 import { easeShare } from "./most";
 import type { Plug } from "./plugs";
 import { jobWith } from "./room-of";
-import { soundKept } from "./weights";
+import { isSeenAlone } from "./reach";
+import { ACTS_SHARE, soundKept, UNPLUGGED_POINTS } from "./weights";
 
 /** A plug worked out on a ground: with the settings of its player that bring most, and at most how many points that is. */
 export interface PlayerOption extends Omit<Plug, "most"> {
@@ -32,9 +33,11 @@ export function settle(measure: Measure, ground: Ground, { player: id, kind, wir
   if (!player) return null;
   if (!wire) {
     if (!fulfils(space.musts, id, [])) return null;
-    // Who does not sit anywhere is not woken; for the first one another player is watched, of whom nothing is known here.
-    const ease = space.players[0]?.id === id ? weights.ease * easeShare(space, id) : 0;
-    return { player: id, kind, wire, settings: [], effort: NO_EFFORT, points: ease, most: ease };
+    // Who does not sit anywhere is not woken, and wakes nobody; for the first one another player is watched, of whom nothing is known here.
+    const isFirst = space.players[0]?.id === id;
+    const ease = weights.ease * ACTS_SHARE * easeShare(space, id, (act) => isFirst || !isOnPurpose(act));
+    const points = ease - UNPLUGGED_POINTS;
+    return { player: id, kind, wire, settings: [], effort: NO_EFFORT, points, most: points };
   }
   const share = contentShare(space.job);
   /** The points of rows whose pictures stay as they are, and whose sound were whole. */
@@ -46,13 +49,16 @@ export function settle(measure: Measure, ground: Ground, { player: id, kind, wir
     const rows = memo.rowsOf(job, id, () => solveAgain(ground.solved, job));
     if (!fulfils(space.musts, id, rows)) continue;
     const effort = addEffort(wireEffort(space, wire), menuEffort([player], settings));
-    const ease = easeBound(measure, ground, job, { player: id, kind, wire }, rows);
-    const easeElsewhere = allArrive(rows) && allArrive(ground.solved.rows) ? ease : weights.ease * easeShare(space, id);
+    const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isSeenAlone(space, job, player))) / space.players.length;
+    const acts = weights.ease * ACTS_SHARE * actsBound(measure, ground, job, { player: id, kind, wire }, rows);
+    const ease = acts + alone;
+    const easeElsewhere =
+      allArrive(rows) && allArrive(ground.solved.rows) ? ease : weights.ease * ACTS_SHARE * easeShare(space, id) + alone;
     const points = rowPoints(space, rows, share, weights) + ease - effortPoints(effort, weights);
     const most = wholeSound(rows) + easeElsewhere - effortPoints(wireEffort(space, wire), weights);
     tried.push({ player: id, kind, wire, settings, effort, points, most });
     // What a player sends for sound does not touch its picture: once all of its sound is whole nothing else is worth trying.
-    if (rows.every((row) => soundKept(space.job, row) === 1)) break;
+    if (player.control.quirks.length === 0 && rows.every((row) => soundKept(space.job, row) === 1)) break;
   }
   // Settings of a player are its own affair: only the best of them can stand in a best plan, and of equal ones the first.
   const [first] = tried;
@@ -69,8 +75,8 @@ const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }
  * At most so easy can the acts be that hang on one player: waking it, and for the first player those that begin while it is watched.
  * With others in the room an address can be missing, never be more.
  */
-function easeBound(
-  { space, weights, ease }: Measure,
+function actsBound(
+  { space, ease }: Measure,
   ground: Ground,
   job: Job,
   { player, wire }: Omit<Plug, "most">,
@@ -79,9 +85,8 @@ function easeBound(
   // All on which control rests: the wires, its switches, and by which links sound arrives.
   const key = `${player} ${wire ? wireKey(wire.cable) : ""} ${groundKey(ground)} ${linkKey(rows)}`;
   const known = ease.get(key);
-  if (known !== undefined) return known * weights.ease;
-  const isFirst = space.players[0]?.id === player;
-  const acts = commonActs(space).filter(({ act }) => (act.act === "wake" ? act.device === player : isFirst));
+  if (known !== undefined) return known;
+  const acts = commonActs(space).filter(({ act }) => playerOfAct(space, act) === player);
   const all = [...ground.solved.rows, ...rows];
   const household = householdOf(job, "planned", { solved: { ...ground.solved, job, rows: all }, mainScreen: space.mainScreen });
   const found = easeOf(
@@ -92,7 +97,7 @@ function easeBound(
     acts,
   );
   ease.set(key, found);
-  return found * weights.ease;
+  return found;
 }
 
 const CONTROL_KEYS: ReadonlySet<SettingKey> = new Set<SettingKey>(["cec", "arc", "earc", "speakers", "arc-take", "power", "standby-pass"]);

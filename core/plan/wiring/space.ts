@@ -86,7 +86,12 @@ export function wiringSpace(job: Job, { boxes, cables = [] }: AtHand, { bonds = 
     system,
     screens,
     players,
-    boxes: [...own.map((device) => ({ device, price: 0, isThere: true })), ...boxes.filter(({ isThere }) => !isThere)],
+    boxes: [
+      ...own.map((device) => ({ device, price: 0, isThere: true })),
+      ...boxes.flatMap((box) =>
+        box.isThere ? [] : [{ ...box, device: { ...box.device, room: box.device.spans ? null : roomOfBoxes(players) } }],
+      ),
+    ],
     vanCables: cables,
     fixedDevices: job.devices.filter(({ id }) => !movable.has(id)),
     fixedCables: job.cables.filter((cable) => !isLying(cable)),
@@ -95,6 +100,13 @@ export function wiringSpace(job: Job, { boxes, cables = [] }: AtHand, { bonds = 
     musts,
     mainScreen: castOf(household).screen?.nature.device ?? screens[0]?.id ?? null,
   };
+}
+
+/** New boxes stand where most of the players do, so that a box bridges no way that no cable may take; null: nobody said where. */
+function roomOfBoxes(players: readonly Device[]): string | null {
+  const rooms = players.flatMap(({ room }) => (room === null ? [] : [room]));
+  const count = (room: string) => rooms.filter((other) => other === room).length;
+  return rooms.reduce<string | null>((best, room) => (best === null || count(room) > count(best) ? room : best), null);
 }
 
 /** Players without HDMI, other sound systems, and every box that such a thing hangs on. */

@@ -30,6 +30,7 @@ export function startsOf(space: WiringSpace, backbone: Backbone, school: School,
     split: [],
     "side-cable": [],
     adapter: [],
+    wireless: [],
   }[school];
   if (tables.length === 0) return used;
   return wished.reduce<readonly Tables[]>((all, there) => all.flatMap((one) => eachForced(one, there)), used);

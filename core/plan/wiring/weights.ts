@@ -56,6 +56,12 @@ export function actEase({ verdict, steps }: Pick<ActFigures, "verdict" | "steps"
   return verdict === "with-a-step" ? Math.max(0.2, 0.7 - 0.15 * (steps - 1)) : 0;
 }
 
+/** How much of the ease of a household lies in its everyday acts; the rest is how many players can be watched while the sound system sleeps. */
+export const ACTS_SHARE = 0.9;
+
+/** Points lost for each player that finds no socket at all: whatever else is spared, the household wants to use what it has. */
+export const UNPLUGGED_POINTS = 12;
+
 /** How often the household does an act, against waking one player. */
 export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
   "tv-remote-power-on": 2,
@@ -63,10 +69,11 @@ export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
   "tv-remote-volume-up": 2,
   "tv-remote-mute": 1,
   "tv-remote-standby": 2,
+  "night-update": 2,
 };
 
 /** Minutes on site, as an installer of some years reckons them; the sum is an estimate and says so. */
-export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, setting: 1, takeOut: 1 } as const;
+export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, pairing: 5, setting: 1, takeOut: 1 } as const;
 
 /** What a part counts whose price nobody gave, in the currency of the settings: of the size of what such parts cost. */
 export const GUESSED_PRICE = { box: 100, cable: 15, hybrid: 90 } as const;

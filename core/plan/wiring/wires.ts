@@ -1,5 +1,6 @@
+import type { Supply } from "@/core/device";
 import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
-import { findPort, joinSockets, whyNotLay, type Cable, type CableEnd, type Job } from "@/core/job";
+import { findPort, joinSockets, whyNotLay, whyNotPlug, type Cable, type CableEnd, type Job } from "@/core/job";
 import type { WiringSpace } from "./space";
 
 /** A cable of a plan: one that lies already between the two devices, perhaps in other sockets of them, or a new one. */
@@ -37,17 +38,19 @@ function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): re
   const lying = space.lying
     .filter((cable) => cable.from.device === from.device && cable.to.device === to.device && classes.includes(cable.class))
     .map((cable): Wire => ({ cable: { ...cable, from, to }, lying: cable }));
+  const free = { ...job, cables: [...space.fixedCables] };
+  if (classes.includes("bluetooth"))
+    return lying.length || whyNotPlug(free, from, to) ? lying : newWire(free, from, to, "bluetooth", "there");
   const wide = out.connector === "hdmi" && out.plug === "wide";
   if (lying.some(({ cable }) => isBest(cable, wide)) || !mayLay(space)) return lying;
-  const free = { ...job, cables: [...space.fixedCables] };
   if (whyNotLay(free, from, to) !== null) return lying;
   const usual = newWire(free, from, to, wide ? "hdmi-extender" : undefined);
   return [...lying, ...usual, ...usual.flatMap(({ cable }) => (isTooLong(cable) ? newWire(free, from, to, "hybrid-optical-hdmi") : []))];
 }
 
-function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass): readonly Wire[] {
+function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass, supply: Supply = "buy"): readonly Wire[] {
   const joined = joinSockets(job, from, to, kind);
-  return joined.kind === "plug" ? [{ cable: { ...joined.cable, id: idOf(from, to), supply: "buy" }, lying: null }] : [];
+  return joined.kind === "plug" ? [{ cable: { ...joined.cable, id: idOf(from, to), supply }, lying: null }] : [];
 }
 
 /** Copper is not certain over it at every rate: the picture could do with fibres, which carry no return. */
