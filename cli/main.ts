@@ -56,6 +56,8 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--pin <place...>", "a player and where it belongs, for instance console:bar or console:bar.hdmi-in")
     .option("--forbid <what...>", "for instance console:television, box:ARCHETYPE, school:SCHOOL or new-cables")
     .option("--must <wish...>", "what a plan must give, for instance sounds:television, whole:console, picture:streamer, keep:bar")
+    .option("--trades", "also the plans that none other beats in arrivals, ease, cost and work together")
+    .option("--what-if", "also what would change with one more socket, eARC, DTS handed on, or a cable where none may run")
     .option("--why-not <what>", "plan with it and tell the difference, for instance console:bar, box:ARCHETYPE or school:SCHOOL")
     .option("--van <archetypes...>", "the boxes that are at hand; otherwise whatever the brief lets one buy")
     .option("--seconds <seconds>", "how long to look at most", "5")

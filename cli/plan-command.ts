@@ -9,10 +9,14 @@ import {
   searchPlans,
   shoppingOf,
   smallestConflict,
+  tradesOf,
+  whatIfs,
   whyNot,
   wiringSpace,
   type AtHand,
   type Preset,
+  type TradedPlan,
+  type WhatIf,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
 import {
@@ -24,6 +28,8 @@ import {
   planProof,
   SCHOOL_WORDS,
   shoppingWords,
+  tradeWords,
+  whatIfSentence,
   whyNotSentence,
 } from "@/core/text";
 import type { Job } from "@/core/job";
@@ -40,6 +46,8 @@ export interface PlanCommandOptions {
   readonly whyNot?: string;
   readonly van?: readonly string[];
   readonly seconds: string;
+  readonly trades?: boolean;
+  readonly whatIf?: boolean;
   readonly json?: boolean;
 }
 
@@ -60,14 +68,40 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
   const found = searchPlans(space, PRESETS[preset], limits);
   const answer = asked && whyNot(space, PRESETS[preset], found, asked, limits);
+  const trades = options.trades ? tradesOf(space, MOST_TRADES, limits) : null;
+  const [best] = found.plans;
+  const ifs = options.whatIf && best ? whatIfs(space, PRESETS[preset], best, limits) : null;
   const conflict =
     found.plans.length === 0 && found.proven && options.must?.length ? smallestConflict({ job, atHand: own, bonds, musts }) : null;
   if (options.json) {
-    process.stdout.write(`${JSON.stringify({ preset, ...plansReport(space, found, { top, conflict, asked: answer }) })}\n`);
+    process.stdout.write(
+      `${JSON.stringify({ preset, ...plansReport(space, found, { top, conflict, asked: answer, trades, whatIfs: ifs }) })}\n`,
+    );
   } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
   else print(space.system.id, preset, job, found, top);
+  if (!options.json) printMore(space.system.id, found, trades, ifs);
   if (answer && !options.json) process.stdout.write(`Why not ${options.whyNot}? ${whyNotSentence(answer, space.system.id)}\n`);
   return found.plans.length ? 0 : 1;
+}
+
+/** So many trades a person compares. */
+const MOST_TRADES = 6;
+
+function printMore(
+  system: string,
+  { plans: [best] }: ReturnType<typeof searchPlans>,
+  trades: readonly TradedPlan[] | null,
+  ifs: readonly WhatIf[] | null,
+): void {
+  const lines = [
+    ...(trades ?? []).flatMap((one) => [
+      `${tradeWords(one, trades ?? [])}: ${planIdea(one.plan, system)}`,
+      ...figureLines(one.plan).map((line) => `   - ${line}`),
+    ]),
+    ...(best ? (ifs ?? []).map((one) => whatIfSentence(one, best, system)) : []),
+    ...(ifs?.length === 0 ? ["Nothing that was supposed otherwise would make the best plan better."] : []),
+  ];
+  if (lines.length) process.stdout.write(`${lines.join("\n")}\n`);
 }
 
 /** The boxes that were named; else whatever the brief lets one buy. */

@@ -1,27 +1,70 @@
 import { expose } from "comlink";
 import type { Job } from "@/core/job";
-import { atHand, PRESETS, searchPlans, wiringSpace, type Bond, type PlanSearch, type Preset } from "@/core/plan";
+import {
+  atHand,
+  searchPlans,
+  smallestConflict,
+  tradesOf,
+  whatIfs,
+  whyNot,
+  wiringSpace,
+  type Bond,
+  type Must,
+  type PlanSearch,
+  type TradedPlan,
+  type Weights,
+  type WhatIf,
+  type WhyNot,
+  type WiringPlan,
+} from "@/core/plan";
 import type { StockItem } from "@/core/stock";
 
-/** What is planned, and with what. */
+/** What is planned, with what, and what it must keep to. */
 export interface PlanQuestion {
   readonly job: Job;
-  readonly preset: Preset;
+  readonly weights: Weights;
   readonly bonds: readonly Bond[];
+  readonly musts: readonly Must[];
   readonly items: readonly StockItem[];
   readonly free: ReadonlyMap<string, number>;
 }
 
 /** After this the best that was found is shown, with the gap that remains. */
 const MOST_MS = 5000;
+/** So many trades a person compares. */
+const MOST_TRADES = 4;
+
+const limits = () => ({ clock: () => performance.now(), mostMs: MOST_MS });
+const spaceOf = ({ job, bonds, musts, items, free }: PlanQuestion) => wiringSpace(job, atHand(job, items, free), { bonds, musts });
 
 const api = {
   /** The plans of a job; null where there is nothing to plan. Tells the points of every better plan as it is found. */
-  plan({ job, preset, bonds, items, free }: PlanQuestion, onBetter: (points: number) => void): PlanSearch | null {
-    const space = wiringSpace(job, atHand(job, items, free), { bonds });
-    if (!space) return null;
-    const clock = () => performance.now();
-    return searchPlans(space, PRESETS[preset], { clock, mostMs: MOST_MS, onBetter: ({ points }) => onBetter(points) });
+  plan(question: PlanQuestion, onBetter: (points: number) => void): PlanSearch | null {
+    const space = spaceOf(question);
+    return space && searchPlans(space, question.weights, { ...limits(), onBetter: ({ points }) => onBetter(points) });
+  },
+
+  /** The plans that none other beats in arrivals, ease, cost and work together. */
+  trades(question: PlanQuestion): readonly TradedPlan[] {
+    const space = spaceOf(question);
+    return space ? tradesOf(space, MOST_TRADES, limits()) : [];
+  },
+
+  /** How the best plan would change with one thing about the room. */
+  whatIfs(question: PlanQuestion, best: WiringPlan): readonly WhatIf[] {
+    const space = spaceOf(question);
+    return space ? whatIfs(space, question.weights, best, limits()) : [];
+  },
+
+  /** What becomes of the room when something that a person asks about is forced. */
+  whyNot(question: PlanQuestion, best: WiringPlan, asked: Bond): WhyNot | null {
+    const space = spaceOf(question);
+    return space && whyNot(space, question.weights, { plans: [best] }, asked, limits());
+  },
+
+  /** Wishes that cannot all be had, none of which can be spared; null where they can. */
+  conflict({ job, bonds, musts, items, free }: PlanQuestion): readonly Must[] | null {
+    return smallestConflict({ job, atHand: atHand(job, items, free), bonds, musts });
   },
 };
 export type PlansWorker = typeof api;

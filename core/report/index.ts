@@ -3,4 +3,4 @@ export { arrivalsReport, type ArrivalsReport } from "./arrivals-report";
 export { DOCKET_VERSION, docketSummary, type DocketLine, type DocketSummary } from "./docket-line";
 export { cecReport } from "./cec-report";
 export { plansReport } from "./plan-report";
-export { planTables } from "./plan-tables";
+export { planLists, planSheet, planTables } from "./plan-tables";

@@ -6,6 +6,8 @@ import {
   shoppingOf,
   type Must,
   type PlanSearch,
+  type TradedPlan,
+  type WhatIf,
   type WhyNot,
   type WiringPlan,
   type WiringSpace,
@@ -20,6 +22,8 @@ import {
   SCHOOL_WORDS,
   shoppingWords,
   socketName,
+  tradeWords,
+  whatIfSentence,
   whyNotSentence,
 } from "@/core/text";
 
@@ -28,10 +32,13 @@ export interface PlansReportOptions {
   readonly top?: number;
   readonly conflict?: readonly Must[] | null;
   readonly asked?: WhyNot | null;
+  readonly trades?: readonly TradedPlan[] | null;
+  readonly whatIfs?: readonly WhatIf[] | null;
 }
 
 /** The machine form of plans: the outside contract of `octachord plan --json` and of the plans over HTTP. */
-export function plansReport(space: WiringSpace, found: PlanSearch, { top = found.plans.length, conflict, asked }: PlansReportOptions = {}) {
+export function plansReport(space: WiringSpace, found: PlanSearch, options: PlansReportOptions = {}) {
+  const { top = found.plans.length, conflict, asked, trades, whatIfs } = options;
   const { job, system } = space;
   const [best] = found.plans;
   return {
@@ -47,6 +54,19 @@ export function plansReport(space: WiringSpace, found: PlanSearch, { top = found
     impossible: found.impossible.map((school) => ({ school, words: impossibleSchool(job, school, system.id) })),
     looked: found.looked,
     ...(conflict ? { conflict: conflict.map((one) => ({ ...one, words: mustWords(job, one) })) } : {}),
+    ...(trades
+      ? { trades: trades.map((one) => ({ ...planReport(space, one.plan), trade: one.trade, words: tradeWords(one, trades) })) }
+      : {}),
+    ...(whatIfs && best
+      ? {
+          whatIf: whatIfs.map((one) => ({
+            ...one.supposition,
+            gain: rounded(one.gain),
+            proven: one.proven,
+            words: whatIfSentence(one, best, system.id),
+          })),
+        }
+      : {}),
     ...(asked ? { whyNot: { behind: asked.behind, proven: asked.proven, words: whyNotSentence(asked, system.id) } } : {}),
   };
 }

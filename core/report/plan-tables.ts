@@ -1,47 +1,101 @@
 import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
-import { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type WiringPlan } from "@/core/plan";
+import { delaysOf, scheduleOf, settingsSheetOf, shoppingOf, soldLength, type WiringPlan } from "@/core/plan";
 import { deviceName, roomName, shoppingWords, socketName } from "@/core/text";
+
+type Cell = string | number;
+
+/** A list that follows from a plan, with a name for each column. */
+export interface PlanList {
+  readonly heading: string;
+  readonly columns: readonly string[];
+  readonly rows: readonly (readonly Cell[])[];
+}
+
+/** The lists that follow from a plan: to buy or fetch, cables with both ends, pulls by route, menus, delays. */
+export function planLists(job: Job, plan: WiringPlan): readonly PlanList[] {
+  const schedule = scheduleOf(job, plan);
+  return [
+    {
+      heading: "To buy or fetch",
+      columns: ["what", "count"],
+      rows: shoppingOf(plan).map((line) => [shoppingWords(line), line.count]),
+    },
+    {
+      heading: "Cables",
+      columns: ["label", "from", "to", "class", "m", "sold as m", "work"],
+      rows: schedule.map(({ cable, work, adapter }, index) => [
+        cable.label || `cable ${index + 1}`,
+        socketName(plan.job, cable.from),
+        socketName(plan.job, cable.to),
+        `${cableClassFact(cable.class).name}${adapter ? ", adapter without the control wire" : ""}`,
+        cable.lengthM,
+        soldLength(cable.lengthM),
+        work,
+      ]),
+    },
+    {
+      heading: "Pulls by route",
+      columns: ["route", "cable", "m"],
+      rows: schedule.flatMap(({ cable, run, work }) =>
+        run && work === "new"
+          ? [[`${roomName(job, run[0])} to ${roomName(job, run[1])}`, cableClassFact(cable.class).name, cable.lengthM] as const]
+          : [],
+      ),
+    },
+    {
+      heading: "Menus",
+      columns: ["device", "setting", "look in", "set to"],
+      rows: settingsSheetOf(job, plan).flatMap(({ device, rows }) =>
+        rows.map(
+          ({ key, value }) =>
+            [deviceName(plan.job, device), settingFact(key).name, settingFact(key).lookIn, optionLabel(key, value)] as const,
+        ),
+      ),
+    },
+    {
+      heading: "Delays to set",
+      columns: ["at", "for what comes in by", "ms"],
+      rows: delaysOf(plan).map(({ at, ms }) => [deviceName(plan.job, at.device), socketName(plan.job, at), ms]),
+    },
+  ];
+}
 
 /** What spreadsheets take for a formula when a cell begins with it. */
 const FORMULA = /^[=+\-@\t\r]/;
 
 /** A cell that no spreadsheet computes: quoted, and held as text where it could be a formula. Source: RFC 4180 for the quotes. */
-const cell = (value: string | number): string =>
+const cell = (value: Cell): string =>
   typeof value === "number" ? String(value) : `"${(FORMULA.test(value) ? `'${value}` : value).replaceAll('"', '""')}"`;
 
-/** The lists that follow from a plan, as one file of comma-separated values: to buy or fetch, cables, pulls by route, menus. */
+/** The lists of a plan as one file of comma-separated values. */
 export function planTables(job: Job, plan: WiringPlan): string {
-  const schedule = scheduleOf(job, plan);
-  const rows: (readonly (string | number)[])[] = [
-    ["To buy or fetch"],
-    ...shoppingOf(plan).map((line) => [shoppingWords(line), line.count]),
-    [],
-    ["Cables", "from", "to", "class", "m", "sold as m", "work"],
-    ...schedule.map(({ cable, work }, index) => [
-      cable.label || `cable ${index + 1}`,
-      socketName(plan.job, cable.from),
-      socketName(plan.job, cable.to),
-      cableClassFact(cable.class).name,
-      cable.lengthM,
-      soldLength(cable.lengthM),
-      work,
-    ]),
-    [],
-    ["Pulls by route", "cable", "m"],
-    ...schedule.flatMap(({ cable, run, work }) =>
-      run && work === "new"
-        ? [[`${roomName(job, run[0])} to ${roomName(job, run[1])}`, cableClassFact(cable.class).name, cable.lengthM] as const]
-        : [],
-    ),
-    [],
-    ["Menus", "setting", "look in", "set to"],
-    ...settingsSheetOf(job, plan).flatMap(({ device, rows: menus }) =>
-      menus.map(
-        ({ key, value }) =>
-          [deviceName(plan.job, device), settingFact(key).name, settingFact(key).lookIn, optionLabel(key, value)] as const,
-      ),
-    ),
-  ];
+  const rows = planLists(job, plan).flatMap(({ heading, columns, rows: own }) => [[heading, ...columns], ...own, []]);
   return `${rows.map((row) => row.map(cell).join(",")).join("\r\n")}\r\n`;
 }
+
+const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };
+const escaped = (value: Cell): string => String(value).replace(/[&<>"]/g, (sign) => ESCAPES[sign] ?? sign);
+
+/** The lists of a plan as a page to print, black on white; lists with nothing in them are left out. */
+export function planSheet(job: Job, plan: WiringPlan, idea: string): string {
+  const tables = planLists(job, plan).flatMap(({ heading, columns, rows }) =>
+    rows.length
+      ? [
+          `<h2>${escaped(heading)}</h2>`,
+          `<table><thead><tr>${columns.map((name) => `<th>${escaped(name)}</th>`).join("")}</tr></thead>`,
+          `<tbody>${rows.map((row) => `<tr>${row.map((value) => `<td>${escaped(value)}</td>`).join("")}</tr>`).join("")}</tbody></table>`,
+        ]
+      : [],
+  );
+  return [
+    '<!doctype html><html lang="en"><head><meta charset="utf-8">',
+    `<title>${escaped(job.name)}</title><style>${PRINT_STYLE}</style></head>`,
+    `<body><h1>${escaped(job.name)}</h1><p>${escaped(idea)}</p>${tables.join("")}</body></html>`,
+  ].join("");
+}
+
+const PRINT_STYLE =
+  "body{font:11pt/1.35 sans-serif;color:#000;margin:14mm}h1{font-size:16pt;margin:0}h2{font-size:12pt;margin:6mm 0 1mm}" +
+  "table{width:100%;border-collapse:collapse}th,td{text-align:left;vertical-align:top;padding:1mm 2mm;border-bottom:.2mm solid #999}" +
+  "tr{break-inside:avoid}";

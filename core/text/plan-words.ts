@@ -73,18 +73,33 @@ export function givenUp(plan: WiringPlan): readonly { readonly arrival: Arrival;
 }
 
 /** Figures of a plan as short lines: what it gives, then what it asks. */
-export function figureLines({ figures }: WiringPlan): readonly string[] {
+export function figureLines(plan: WiringPlan): readonly string[] {
+  const { figures } = plan;
+  const failing = figures.acts.filter(({ verdict }) => verdict === "fails" || verdict === "unstable").length;
   const { whole, reduced, without, money, unpriced, newCables, pulls, minutes, menus, remotes, steps, onControl } = figures;
   return [
     [`${plural(whole, "row")} whole`, ...(reduced ? [`${reduced} reduced`] : []), ...(without ? [`${without} without sound`] : [])].join(
       ", ",
     ),
-    `${plural(remotes, "remote")} for an act at most, ${steps ? `${plural(steps, "key")} left to press` : "no key left to press"}`,
+    [
+      `${plural(remotes, "remote")} for an act at most`,
+      steps ? `${plural(steps, "key")} left to press` : "no key left to press",
+      ...(failing ? [`${plural(failing, "everyday act")} not as wished even so`] : []),
+    ].join(", "),
     money || unpriced
       ? `${money ? `${money} to spend` : "price not known"}${money && unpriced ? `, and ${plural(unpriced, "part")} not priced` : ""}`
       : "no box to buy",
+    ...(figures.toBuy ? [`${plural(figures.toBuy, "part")} not in the van`] : []),
+    ...(figures.alone < plan.places.size
+      ? [`${figures.alone} of ${plural(plan.places.size, "player")} can be watched while the sound system sleeps`]
+      : []),
+    ...(figures.onForNews === null ? [] : [`${plural(figures.onForNews, "device")} on for the news`]),
+    `${plural(figures.freeSockets, "socket")} left free`,
     `${plural(newCables, "new cable")}${pulls ? `, ${pulls} of them from room to room` : ""}`,
     `about ${Math.max(0, Math.round(minutes))}\u2009min of wiring, ${plural(menus, "menu")} to visit`,
+    ...(figures.outOfStep ? [`${plural(figures.outOfStep, "row")} out of step with the picture`] : []),
+    ...(figures.cautioned ? [`${plural(figures.cautioned, "row")} with a caution`] : []),
+    ...(figures.unknown ? [`${plural(figures.unknown, "row")} not known for want of a fact`] : []),
     ...(onControl ? [`the sound of ${plural(onControl, "player")} hangs on HDMI control`] : []),
   ];
 }
@@ -149,7 +164,14 @@ export function impossibleSchool(job: Job, school: School, system: string): stri
 }
 
 /** A line of the shopping list. */
-export const shoppingWords = (line: ShoppingLine): string =>
-  line.kind === "box"
-    ? `1 × ${line.name}${line.price === null ? ", price not known" : `, ${line.price}`}${line.supply === "van" ? ", from the van" : ""}`
-    : `${line.count} × ${cableClassFact(line.class).name}, ${formatMetres(line.lengthM)}`;
+export function shoppingWords(line: ShoppingLine): string {
+  const from = line.kind !== "adapter" && line.supply === "van" ? ", from the van" : "";
+  switch (line.kind) {
+    case "box":
+      return `1 × ${line.name}${line.price === null ? ", price not known" : `, ${line.price}`}${from}`;
+    case "cable":
+      return `${line.count} × ${cableClassFact(line.class).name}, ${formatMetres(line.lengthM)}${from}`;
+    case "adapter":
+      return `${line.count} × HDMI adapter without the control wire, made for that: never mask or cut a pin`;
+  }
+}

@@ -58,6 +58,25 @@ export function cordOf(arrival: Arrival, stops: readonly CordStop[]): Cord {
   };
 }
 
+/** What one cable carries, as strings from its one end to the other. */
+export function cordOfStream(stream: Stream | null): Cord {
+  const strings = STRINGS.filter((name) => has(stream, name));
+  const texture = textureOf(stream);
+  return {
+    strings,
+    hasObjects: has(stream, "objects"),
+    pieces: [...strings, ...(has(stream, "objects") ? (["objects"] as const) : [])].map((string): CordPiece => ({
+      string,
+      from: 0,
+      to: 1,
+      texture,
+      ring: false,
+    })),
+    notches: [],
+    lossStop: null,
+  };
+}
+
 function has(stream: Pick<Stream, "channels" | "objects"> | null, line: StringName | "objects"): boolean {
   if (!stream) return false;
   return line === "objects" ? stream.objects !== "none" : bedStrings(stream.channels).includes(line);

@@ -3,19 +3,29 @@
 import { useMemo } from "react";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { WiringPlan } from "@/core/plan";
-import { arrivalSentence, deviceName, rowWords, SCHOOL_WORDS } from "@/core/text";
+import { arrivalSentence, deviceName, rowWords } from "@/core/text";
 import { CordThumbnail, VerdictShape } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
+import { PlanMap } from "./plan-map";
 import styles from "./plans.module.css";
 
+/** A plan on the bench, with what is said over its column. */
+export interface BenchColumn {
+  readonly plan: WiringPlan;
+  readonly heading: string;
+  readonly words: string;
+}
+
 interface PlanBenchProps {
-  readonly plans: readonly WiringPlan[];
+  readonly columns: readonly BenchColumn[];
+  readonly system: string;
   readonly chosen: number;
   readonly onChoose: (index: number) => void;
 }
 
 /** Two to four plans side by side: their figures as differences from the first, their scores with only what differs in ink. */
-export function PlanBench({ plans, chosen, onChoose }: PlanBenchProps) {
+export function PlanBench({ columns, system, chosen, onChoose }: PlanBenchProps) {
+  const plans = useMemo(() => columns.map(({ plan }) => plan), [columns]);
   const boards = useMemo(() => plans.map(({ job }) => arrivalsOf(job)), [plans]);
   const rows = rowsOf(boards);
   const [first] = plans;
@@ -25,22 +35,30 @@ export function PlanBench({ plans, chosen, onChoose }: PlanBenchProps) {
       <thead>
         <tr>
           <td />
-          {plans.map((plan, index) => (
-            <th key={plan.school} scope="col" className={index === chosen ? styles.chosen : undefined}>
+          {columns.map(({ plan, heading, words }, index) => (
+            <th key={keyOf(plan, index)} scope="col" className={index === chosen ? styles.chosen : undefined}>
               <button type="button" aria-pressed={index === chosen} data-school={plan.school} onClick={() => onChoose(index)}>
-                <b>{SCHOOL_WORDS[plan.school]}</b>
-                <span>{index === 0 ? plansWords.points(plan.points) : plansWords.behind(first.points - plan.points)}</span>
+                <b>{heading}</b>
+                <span>{words}</span>
               </button>
             </th>
           ))}
         </tr>
       </thead>
       <tbody>
+        <tr className={styles.maps}>
+          <th scope="row">{plansWords.map}</th>
+          {plans.map((plan, index) => (
+            <td key={keyOf(plan, index)}>
+              <PlanMap plan={plan} board={boards[index] ?? []} system={system} />
+            </td>
+          ))}
+        </tr>
         {FIGURES.map(({ name, of, say }) => (
           <tr key={name} className={styles.figure}>
             <th scope="row">{name}</th>
             {plans.map((plan, index) => (
-              <td key={plan.school} className={index > 0 && of(plan) === of(first) ? styles.alike : undefined}>
+              <td key={keyOf(plan, index)} className={index > 0 && of(plan) === of(first) ? styles.alike : undefined}>
                 {say(of(plan))}
               </td>
             ))}
@@ -54,7 +72,7 @@ export function PlanBench({ plans, chosen, onChoose }: PlanBenchProps) {
             {plans.map((plan, index) => {
               const arrival = cellOf(boards[index] ?? [], row);
               return (
-                <td key={plan.school} className={isAlike ? styles.alike : undefined}>
+                <td key={keyOf(plan, index)} className={isAlike ? styles.alike : undefined}>
                   {arrival ? (
                     <span className={styles.cell}>
                       <CordThumbnail arrival={arrival} label={arrivalSentence(plan.job, arrival)} width={104} height={28} />
@@ -73,13 +91,16 @@ export function PlanBench({ plans, chosen, onChoose }: PlanBenchProps) {
   );
 }
 
+const keyOf = ({ school }: WiringPlan, index: number): string => `${school} ${index}`;
+
 const percent = (value: number): string => `${value}\u2009%`;
 
 /** Figures that are compared, each with its unit. */
 const FIGURES: readonly { readonly name: string; readonly of: (plan: WiringPlan) => number; readonly say: (value: number) => string }[] = [
   { name: plansWords.ease, of: ({ figures }) => Math.round(figures.ease * 100), say: percent },
   { name: plansWords.picture, of: ({ figures }) => Math.round(figures.picture * 100), say: percent },
-  { name: plansWords.keysLeft, of: ({ figures }) => figures.steps, say: String },
+  { name: plansWords.remotes, of: ({ figures }) => figures.remotes, say: String },
+  { name: plansWords.money, of: ({ figures }) => figures.money + figures.guessed, say: plansWords.about },
   { name: plansWords.work, of: ({ figures }) => Math.max(0, Math.round(figures.minutes)), say: plansWords.minutes },
   { name: plansWords.newCables, of: ({ figures }) => figures.newCables, say: String },
   { name: plansWords.boxes, of: ({ boxes }) => boxes.filter(({ isThere }) => !isThere).length, say: String },

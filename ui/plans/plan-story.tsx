@@ -1,9 +1,9 @@
 "use client";
 
 import { Button } from "antd";
-import { Download } from "lucide-react";
-import { planTables } from "@/core/report";
-import { scheduleOf, settingsSheetOf, shoppingOf, type WiringPlan } from "@/core/plan";
+import { Download, Printer } from "lucide-react";
+import { planSheet, planTables } from "@/core/report";
+import { delaysOf, scheduleOf, settingsSheetOf, shoppingOf, type WiringPlan } from "@/core/plan";
 import {
   cableClassName,
   deviceName,
@@ -16,7 +16,7 @@ import {
   socketName,
 } from "@/core/text";
 import { useJob } from "@/ui/job";
-import { saveFile } from "@/ui/kit";
+import { printPage, saveFile } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import styles from "./plans.module.css";
 
@@ -42,8 +42,13 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
       <Part title={plansWords.missing} lines={shopping.map(shoppingWords)} none={plansWords.nothingMissing} />
       <Part
         title={plansWords.toDo}
-        lines={schedule.map(({ cable, work }) =>
-          plansWords.lay(work === "new", cableClassName(cable.class), socketName(plan.job, cable.from), socketName(plan.job, cable.to)),
+        lines={schedule.map(({ cable, work, adapter }) =>
+          plansWords.lay(
+            { isNew: work === "new", adapter },
+            cableClassName(cable.class),
+            socketName(plan.job, cable.from),
+            socketName(plan.job, cable.to),
+          ),
         )}
         none={plansWords.nothingToDo}
       />
@@ -54,13 +59,27 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
         )}
         none={plansWords.noMenus}
       />
-      <Button
-        size="small"
-        icon={<Download size={14} aria-hidden />}
-        onClick={() => saveFile(`${fileStem(job.name)}-plan.csv`, "text/csv;charset=utf-8", planTables(job, plan))}
-      >
-        {plansWords.saveLists}
-      </Button>
+      <Part
+        title={plansWords.delays}
+        lines={delaysOf(plan).map(({ at, ms, spreadMs }) => plansWords.delay(socketName(plan.job, at), ms, spreadMs))}
+        none={plansWords.noDelays}
+      />
+      <div className={styles.buttons}>
+        <Button
+          size="small"
+          icon={<Download size={14} aria-hidden />}
+          onClick={() => saveFile(`${fileStem(job.name)}-plan.csv`, "text/csv;charset=utf-8", planTables(job, plan))}
+        >
+          {plansWords.saveLists}
+        </Button>
+        <Button
+          size="small"
+          icon={<Printer size={14} aria-hidden />}
+          onClick={() => printPage(planSheet(job, plan, planIdea(plan, system)))}
+        >
+          {plansWords.printLists}
+        </Button>
+      </div>
       {shopping.some(({ kind }) => kind === "box") ? <p className={styles.caution}>{plansWords.mainsCaution}</p> : null}
     </div>
   );

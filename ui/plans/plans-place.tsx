@@ -1,39 +1,66 @@
 "use client";
 
 import { Button } from "antd";
+import type { Remote } from "comlink";
 import Link from "next/link";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { chosenSoundSystem, freeId, MOST_SNAPSHOTS, type Job } from "@/core/job";
-import { planCommand, PRESET_NAMES, type Bond, type PlanSearch, type WiringPlan } from "@/core/plan";
-import { impossibleSchool, planProof, PRESET_WORDS } from "@/core/text";
+import { planCommand, presetOf, PRESET_NAMES, PRESETS, readWeights, writeWeights, type PlanSearch, type WiringPlan } from "@/core/plan";
+import { impossibleSchool, planProof, PRESET_WORDS, SCHOOL_WORDS, tradeWords } from "@/core/text";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
-import { EmptyPlace, Switcher, useChosen } from "@/ui/kit";
+import { EmptyPlace, Switcher, Tabs, useChosen } from "@/ui/kit";
 import { useStock } from "@/ui/stock";
 import { plansWords } from "@/ui/words";
-import { Bonds } from "./bonds";
-import { PlanBench } from "./plan-bench";
+import type { PlanQuestion, PlansWorker } from "@/workers/plans-worker";
+import { Conflict } from "./conflict";
+import { FineTuning } from "./fine-tuning";
+import { PlanBench, type BenchColumn } from "./plan-bench";
 import { PlanStory } from "./plan-story";
 import styles from "./plans.module.css";
-import { usePlans } from "./use-plans";
+import { usePlanner, usePlans } from "./use-plans";
+import { WhyOtherwise } from "./why-otherwise";
+import { NO_WISHES, WishList, type Wishes } from "./wishes";
 
-const CHOICES = PRESET_NAMES.map((key) => ({ key, name: PRESET_WORDS[key] }));
+const TUNED = "tuned";
+const WEIGHTS = [...PRESET_NAMES.map((key) => ({ key, name: PRESET_WORDS[key] })), { key: TUNED, name: plansWords.tuning }] as const;
+const VIEWS = [
+  { key: "ways", name: plansWords.ways },
+  { key: "trades", name: plansWords.trades },
+] as const;
+const MARGIN = [
+  { key: "plan", name: plansWords.thisPlan },
+  { key: "wishes", name: plansWords.wishes },
+  { key: "why", name: plansWords.whyOtherwise },
+] as const;
 /** A person compares so many at once. */
 const SIDE_BY_SIDE = 4;
-const NO_BONDS: readonly Bond[] = [];
 
-/** The ways to wire this room, the best of each school side by side, planned aside and proven where it says so. */
+const askTrades = (planner: Remote<PlansWorker>, question: PlanQuestion) => planner.trades(question);
+
+/** The ways to wire this room, side by side: the best of each school, or those that none other beats, planned aside. */
 export function PlansPlace() {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
+  const stock = useStock();
   const [wanted, setWanted] = useChosen("weights");
+  const [view, setView] = useChosen("view");
+  const [tab, setTab] = useState<(typeof MARGIN)[number]["key"]>("plan");
   const [column, setColumn] = useState(0);
-  const [bonds, setBonds] = useState<readonly Bond[]>(NO_BONDS);
-  const preset = PRESET_NAMES.find((name) => name === wanted) ?? "best-sound";
-  const { planning, stop, again } = usePlans(job, preset, bonds, useStock());
+  const [wishes, setWishes] = useState<Wishes>(NO_WISHES);
+  const weights = useMemo(() => weightsOf(wanted), [wanted]);
+  const preset = presetOf(weights);
+  const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...wishes, ...stock }, [job, weights, wishes, stock]);
+  // Which plans none other beats hangs on no weights: what is played through for it is the same for all.
+  const unweighed = useMemo<PlanQuestion | null>(() => stock && { job, weights: PRESETS["best-sound"], ...wishes, ...stock }, [job, wishes, stock]);
+  const { planning, stop, again } = usePlans(question);
+  const isTrades = view === "trades";
+  const trades = usePlanner(unweighed, isTrades && planning.state === "found" ? askTrades : null, askTrades);
   const system = chosenSoundSystem(job)?.id ?? "";
-  const plans = planning.state === "found" ? planning.found.plans.slice(0, SIDE_BY_SIDE) : [];
-  const chosen = plans[column] ? column : 0;
-  const plan = plans[chosen];
+  const found = planning.state === "found" ? planning.found : null;
+  const columns = useMemo(() => columnsOf(found, isTrades ? (trades ?? []) : null), [found, isTrades, trades]);
+  const chosen = columns[column] ? column : 0;
+  const plan = columns[chosen]?.plan;
+  const best = found?.plans[0];
   const apply = (one: WiringPlan) => {
     const command = planCommand(job, one);
     edit({ kind: "batch", commands: [...keepBefore(job), ...(command.kind === "batch" ? command.commands : [command])] });
@@ -42,11 +69,12 @@ export function PlansPlace() {
     <Sheet
       marginLabel={plansWords.marginLabel}
       margin={
-        plan ? (
-          <>
-            <PlanStory plan={plan} system={system} onApply={() => apply(plan)} />
-            <Bonds plan={plan} bonds={bonds} onBonds={setBonds} />
-          </>
+        question && (plan || found) ? (
+          <Tabs label={plansWords.marginLabel} tabs={MARGIN} chosen={tab} onChoose={setTab}>
+            {tab === "plan" && plan ? <PlanStory plan={plan} system={system} onApply={() => apply(plan)} /> : null}
+            {tab === "wishes" ? <WishList plan={plan} wishes={wishes} onWishes={setWishes} /> : null}
+            {tab === "why" && best ? <WhyOtherwise question={question} best={best} system={system} /> : null}
+          </Tabs>
         ) : null
       }
       foot={<EffectLine />}
@@ -54,8 +82,15 @@ export function PlansPlace() {
       <div className={styles.plans}>
         <header>
           <h2 className="for-ears-only">{plansWords.plans}</h2>
-          <Switcher label={plansWords.weights} choices={CHOICES} chosen={preset} onChoose={setWanted} />
+          <Switcher
+            label={plansWords.weights}
+            choices={WEIGHTS}
+            chosen={preset ?? TUNED}
+            onChoose={(key) => setWanted(key === TUNED ? writeWeights({ ...weights, sound: weights.sound - 5 }) : key)}
+          />
+          <Switcher label={plansWords.view} choices={VIEWS} chosen={isTrades ? "trades" : "ways"} onChoose={setView} />
         </header>
+        {preset === null && !isTrades ? <FineTuning weights={weights} onWeights={(next) => setWanted(writeWeights(next))} /> : null}
         {planning.state === "looking" ? (
           <p className={styles.looking} role="status">
             {plansWords.looking(planning.points)}
@@ -77,12 +112,12 @@ export function PlansPlace() {
             <Link href="gear">{plansWords.takeStock}</Link>
           </EmptyPlace>
         ) : null}
-        {planning.state === "found" ? (
+        {found ? (
           <>
-            <p role="status">{planProof(planning.found)}</p>
-            <PlanBench plans={plans} chosen={chosen} onChoose={setColumn} />
-            <NotHere job={job} found={planning.found} system={system} />
-            {plans.length === 0 && bonds.length ? <Button onClick={() => setBonds(NO_BONDS)}>{plansWords.letGo}</Button> : null}
+            <p role="status">{isTrades ? (trades ? plansWords.tradesShown : plansWords.lookingForTrades) : planProof(found)}</p>
+            {columns.length ? <PlanBench columns={columns} system={system} chosen={chosen} onChoose={setColumn} /> : null}
+            {isTrades ? null : <NotHere job={job} found={found} system={system} />}
+            {found.plans.length === 0 && question ? <Conflict question={question} onLetGo={() => setWishes(NO_WISHES)} /> : null}
           </>
         ) : null}
       </div>
@@ -90,7 +125,25 @@ export function PlansPlace() {
   );
 }
 
-/** Ways that this room does not allow, with the reason, and those beyond the fourth. */
+/** The weights that an address names: a preset, or numbers; best sound where it names none. */
+function weightsOf(text: string | null) {
+  const preset = PRESET_NAMES.find((name) => name === text);
+  return preset ? PRESETS[preset] : ((text === null ? null : readWeights(text)) ?? PRESETS["best-sound"]);
+}
+
+/** What stands side by side: the best of each school, or the trades. */
+function columnsOf(found: PlanSearch | null, trades: Awaited<ReturnType<typeof askTrades>> | null): readonly BenchColumn[] {
+  if (trades) return trades.map((one) => ({ plan: one.plan, heading: tradeWords(one, trades), words: SCHOOL_WORDS[one.plan.school] }));
+  const plans = found?.plans.slice(0, SIDE_BY_SIDE) ?? [];
+  const top = plans[0]?.points ?? 0;
+  return plans.map((plan, index) => ({
+    plan,
+    heading: SCHOOL_WORDS[plan.school],
+    words: index === 0 ? plansWords.points(plan.points) : plansWords.behind(top - plan.points),
+  }));
+}
+
+/** Ways that this room does not allow, with the reason. */
 function NotHere({ job, found, system }: { job: Job; found: PlanSearch; system: string }) {
   if (found.impossible.length === 0) return null;
   return (

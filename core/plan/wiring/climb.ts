@@ -70,6 +70,7 @@ export interface Climb {
   readonly looked: { rooms: number };
   readonly isLate: () => boolean;
   readonly onBetter: ((best: WiringPlan) => void) | undefined;
+  readonly onPlayed: ((plan: WiringPlan) => void) | undefined;
 }
 
 /**
@@ -93,6 +94,7 @@ export function climb(at: Climb, start: Tables): number {
     if (at.isLate()) return bound;
     const plan = planOf(at.measure, at.ground, school, node.found.chosen);
     at.looked.rooms += 1;
+    if (plan) at.onPlayed?.(plan);
     if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
       const isTop = [...best.values()].every(({ points }) => plan.points > points);
       best.set(school, plan);

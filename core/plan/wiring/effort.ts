@@ -4,7 +4,7 @@ import { runBetween } from "@/core/job";
 import { menusOf, type SettingChoice } from "./hub-settings";
 import type { BoxAtHand, WiringSpace } from "./space";
 import { GUESSED_PRICE, MINUTES, type Weights } from "./weights";
-import type { Wire } from "./wires";
+import { hasAdapter, type Wire } from "./wires";
 
 /** What is put in and laid for a plan, as far as it counts for cost and work. */
 export interface Effort {
@@ -38,7 +38,12 @@ const spent = (price: number | null, guess: number): Pick<Effort, "money" | "unp
   price === null ? { money: 0, unpriced: 1, guessed: guess } : { money: price, unpriced: 0, guessed: 0 };
 
 /** A wire costs nothing where it lies as it is, a plug where it is moved, and is paid for and laid or pulled where it is new. */
-export function wireEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
+export function wireEffort(space: WiringSpace, wire: Wire): Effort {
+  const adapter = hasAdapter(wire) ? { ...NO_EFFORT, ...spent(null, GUESSED_PRICE.adapter), minutes: MINUTES.plug } : NO_EFFORT;
+  return addEffort(cableEffort(space, wire), adapter);
+}
+
+function cableEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
   if (lying) {
     const moved = Number(lying.from.port !== cable.from.port) + Number(lying.to.port !== cable.to.port);
     // What lies and stays need not be taken out, which is counted for all of them beforehand.

@@ -9,7 +9,7 @@ import { ACT_WEIGHTS, ACTS_SHARE, actEase, pictureKept, soundKept, type Weights 
 import type { Wire } from "./wires";
 
 /** What a plan gives and what it costs, each with its unit. */
-export interface PlanFigures extends Omit<Effort, "guessed"> {
+export interface PlanFigures extends Effort {
   /** Shares of 0 to 1 of all that the room's players could give. */
   readonly sound: number;
   readonly picture: number;
@@ -123,7 +123,7 @@ export const easeTogether = (acts: number, alone: number): number => ACTS_SHARE 
 export function figuresOf(
   space: WiringSpace,
   solved: Solved,
-  { guessed: _guessed, ...effort }: Effort,
+  effort: Effort,
   { menus, toBuy }: Pick<PlanFigures, "menus" | "toBuy">,
 ): PlanFigures {
   const { job, rows } = solved;

@@ -3,13 +3,25 @@ export { smallestConflict, type Wished } from "./conflict";
 export { readMust, type Must } from "./musts";
 export { atHand, boxOfShelf } from "./at-hand";
 export type { PlanFigures } from "./figures";
-export { scheduleOf, settingsSheetOf, shoppingOf, soldLength, type ScheduleLine, type ShoppingLine } from "./lists";
+export {
+  delaysOf,
+  scheduleOf,
+  settingsSheetOf,
+  shoppingOf,
+  soldLength,
+  type DelayLine,
+  type ScheduleLine,
+  type ShoppingLine,
+} from "./lists";
 export { planCommand } from "./plan-command";
 export { readAsked, readForbidden, readPin, readWishes, type WrittenWishes } from "./read-bond";
+export { presetOf, readWeights, TUNABLE, TUNABLE_NAMES, writeWeights } from "./read-weights";
 export { SCHOOLS, type School } from "./schools";
 export { isCutOff } from "./leads";
 export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 export { wiringSpace, type AtHand, type Bond, type BoxAtHand, type CableAtHand, type WiringSpace } from "./space";
 export { PRESETS, PRESET_NAMES, type Preset, type Weights } from "./weights";
+export { beats, tradeOf, tradesOf, type Trade, type TradedPlan } from "./trades";
+export { supposed, suppositionsOf, whatIfs, type Supposition, type WhatIf } from "./what-if";
 export { whyNot, type WhyNot } from "./why-not";

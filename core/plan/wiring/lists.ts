@@ -1,6 +1,9 @@
+import type { Supply } from "@/core/device";
 import type { CableClass } from "@/core/facts";
-import { findDevice, runBetween, type Cable, type Job } from "@/core/job";
+import { arrivalsOf } from "@/core/chain";
+import { findDevice, runBetween, type Cable, type CableEnd, type Job } from "@/core/job";
 import type { WiringPlan } from "./make-plan";
+import { hasAdapter, isUnchanged } from "./wires";
 
 /** Lengths in which leads are sold, in metres. */
 export const STOCK_LENGTHS = [0.5, 1, 1.5, 2, 3, 5, 7.5, 10, 15, 20, 30, 50] as const;
@@ -18,24 +21,28 @@ export type ShoppingLine =
       readonly price: number | null;
       readonly supply: string;
     }
-  | { readonly kind: "cable"; readonly class: CableClass; readonly lengthM: number; readonly count: number };
+  | { readonly kind: "cable"; readonly class: CableClass; readonly lengthM: number; readonly count: number; readonly supply: Supply }
+  /** Adapters that leave out the control wire. */
+  | { readonly kind: "adapter"; readonly count: number };
 
 /** What a plan asks for beyond what lies in the room, cables of a kind together, in lengths that are sold. */
 export function shoppingOf({ boxes, wires }: WiringPlan): readonly ShoppingLine[] {
-  const cables = new Map<string, { class: CableClass; lengthM: number; count: number }>();
+  const cables = new Map<string, { class: CableClass; lengthM: number; count: number; supply: Supply }>();
+  const adapters = wires.filter(hasAdapter).length;
   for (const { cable, lying } of wires) {
     if (lying || cable.class === "direct-plug" || cable.class === "bluetooth") continue;
     const lengthM = soldLength(cable.lengthM);
-    const key = `${cable.class} ${lengthM}`;
+    const key = `${cable.class} ${lengthM} ${cable.supply}`;
     const known = cables.get(key);
     if (known) known.count += 1;
-    else cables.set(key, { class: cable.class, lengthM, count: 1 });
+    else cables.set(key, { class: cable.class, lengthM, count: 1, supply: cable.supply });
   }
   return [
     ...boxes.flatMap(({ device, price, isThere }): ShoppingLine[] =>
       isThere ? [] : [{ kind: "box", archetype: device.archetype ?? device.id, name: device.name, count: 1, price, supply: device.supply }],
     ),
     ...[...cables.values()].map((cable): ShoppingLine => ({ kind: "cable", ...cable })),
+    ...(adapters ? [{ kind: "adapter", count: adapters } as const] : []),
   ];
 }
 
@@ -44,16 +51,19 @@ export interface ScheduleLine {
   readonly cable: Cable;
   /** As it lies, in another socket than now, or new. */
   readonly work: "stays" | "moves" | "new";
+  /** It gets an adapter that leaves out the control wire. */
+  readonly adapter: boolean;
   /** The rooms or places that it joins; null within one. */
   readonly run: readonly [string, string] | null;
 }
 
 /** Every cable that a plan decides, in the order in which it is laid: backbone first, then the players. */
 export const scheduleOf = (job: Job, { wires }: WiringPlan): readonly ScheduleLine[] =>
-  wires.map(({ cable, lying }) => ({
-    cable,
-    work: !lying ? "new" : lying.from.port === cable.from.port && lying.to.port === cable.to.port ? "stays" : "moves",
-    run: runBetween(job, cable.from.device, cable.to.device)?.between ?? null,
+  wires.map((wire) => ({
+    cable: wire.cable,
+    work: !wire.lying ? "new" : isUnchanged(wire) ? "stays" : "moves",
+    adapter: hasAdapter(wire),
+    run: runBetween(job, wire.cable.from.device, wire.cable.to.device)?.between ?? null,
   }));
 
 /** The settings to visit, device by device; those that stand already are left out. */
@@ -65,5 +75,33 @@ export function settingsSheetOf(job: Job, { job: planned, settings }: WiringPlan
       return id === device.id && found !== value ? [{ key, found, value }] : [];
     });
     return rows.length ? [{ device: device.id, rows }] : [];
+  });
+}
+
+/** A delay to set at the sound system, in milliseconds, for what comes in by one of its sockets. */
+export interface DelayLine {
+  readonly at: CableEnd;
+  readonly ms: number;
+  /** Rows by that socket whose sound would then be late by more than can be told: each socket takes one delay for all. */
+  readonly spreadMs: number;
+}
+
+/**
+ * The delays that bring sound which comes before its picture into step, by the socket at which it reaches the sound system. Sound that is
+ * late already cannot be cured by a delay and is left out. Source: ITU-R BT.1359-1 for what is noticed.
+ */
+export function delaysOf({ job }: WiringPlan): readonly DelayLine[] {
+  const early = new Map<string, { at: CableEnd; all: number[] }>();
+  for (const { system, hops, lipSyncMs, lipSync } of arrivalsOf(job)) {
+    const entry = hops.findLast(({ device, cable }) => device === system && cable !== null);
+    if (!entry || lipSyncMs === null || lipSync === "in-step" || lipSyncMs >= 0) continue;
+    const at = { device: entry.device, port: entry.port };
+    const known = early.get(entry.port) ?? { at, all: [] };
+    known.all.push(-lipSyncMs);
+    early.set(entry.port, known);
+  }
+  return [...early.values()].map(({ at, all }) => {
+    const [least, most] = [Math.min(...all), Math.max(...all)];
+    return { at, ms: Math.round((least + most) / 2), spreadMs: Math.round(most - least) };
   });
 }

@@ -1,12 +1,13 @@
 import { findDevice, type Command, type Job, type SingleCommand } from "@/core/job";
 import type { WiringPlan } from "./make-plan";
+import { isUnchanged } from "./wires";
 
 /** The one edit that makes a plan the planned state of a job: plugs, cables, boxes and settings. Undone as one. */
 export function planCommand(job: Job, plan: WiringPlan): Command {
-  const kept = new Map(plan.wires.flatMap(({ cable, lying }) => (lying ? [[lying.id, cable] as const] : [])));
+  const kept = new Map(plan.wires.flatMap((wire) => (wire.lying ? [[wire.lying.id, wire] as const] : [])));
   const stays = (id: string) => {
-    const [was, is] = [job.cables.find((cable) => cable.id === id), kept.get(id)];
-    return is !== undefined && was !== undefined && is.from.port === was.from.port && is.to.port === was.to.port;
+    const wire = kept.get(id);
+    return wire !== undefined && isUnchanged(wire);
   };
   const planned = new Set(plan.job.cables.map(({ id }) => id));
   const out = job.cables.filter(({ id }) => (kept.has(id) ? !stays(id) : !planned.has(id)));

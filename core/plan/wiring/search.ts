@@ -33,6 +33,10 @@ export interface PlanOptions {
   readonly mostMs?: number;
   /** Told whenever a better plan is found. */
   readonly onBetter?: (best: WiringPlan) => void;
+  /** Told every plan that was played through the full engine, better or not. */
+  readonly onPlayed?: (plan: WiringPlan) => void;
+  /** Only what wins is wanted: the other schools are not looked through for their own best. */
+  readonly onlyBest?: boolean;
 }
 
 /** A backbone that is still to be looked at. */
@@ -53,7 +57,8 @@ interface Waiting {
  * settings on it by an assignment of players to sockets, of which only what could win is worked out; the assignment is played through
  * the full engine, and other assignments are looked at only while their bound could beat the best of their school.
  */
-export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostMs = Infinity, onBetter }: PlanOptions = {}): PlanSearch {
+export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
+  const { clock, mostMs = Infinity, onBetter, onPlayed, onlyBest = false } = options;
   const measure = newMeasure(space, weights);
   const best = new Map<School, WiringPlan>();
   const wanted = schoolsWanted(space);
@@ -79,7 +84,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
         if (!bestSettled(allowedIn(space, backbone, school, tables), worth, floor)) continue;
         for (const start of startsOf(space, backbone, school, tables)) {
           if (isLate()) return Math.max(open, bound);
-          const at: Climb = { measure, ground, worth, school, base, best, standing, looked, isLate, onBetter };
+          const at: Climb = { measure, ground, worth, school, base, best, standing, looked, isLate, onBetter, onPlayed };
           open = Math.max(open, climb(at, start));
         }
       }
@@ -107,8 +112,8 @@ export function searchPlans(space: WiringSpace, weights: Weights, { clock, mostM
   const gap = gapOf(open, ofAll());
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
-  let missed = -Infinity;
-  for (const waiting of pending)
+  let missed = onlyBest ? Infinity : -Infinity;
+  for (const waiting of onlyBest ? [] : pending)
     missed = Math.max(
       missed,
       look(waiting, (school) => best.get(school)?.points ?? -Infinity),

@@ -20,7 +20,7 @@ export function whyNot(
   forced: Bond,
   options: PlanOptions = {},
 ): WhyNot {
-  const found = searchPlans({ ...space, bonds: [...space.bonds, forced] }, weights, options);
+  const found = searchPlans({ ...space, bonds: [...space.bonds, forced] }, weights, { ...options, onlyBest: true });
   const best = found.plans[0] ?? null;
   const top = before.plans[0];
   return { best, proven: found.proven, behind: best && top ? top.points - best.points : null };

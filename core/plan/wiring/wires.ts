@@ -1,6 +1,6 @@
 import type { Supply } from "@/core/device";
 import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
-import { findPort, joinSockets, whyNotLay, whyNotPlug, type Cable, type CableEnd, type Job } from "@/core/job";
+import { findDevice, findPort, joinSockets, whyNotLay, whyNotPlug, type Cable, type CableEnd, type Job } from "@/core/job";
 import type { WiringSpace } from "./space";
 
 /** A cable of a plan: one that lies already between the two devices, perhaps in other sockets of them, or a new one. */
@@ -25,9 +25,25 @@ export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: C
   const known = thoughtOf.get(space) ?? new Map<string, readonly Wire[]>();
   thoughtOf.set(space, known);
   const key = `${from.device} ${from.port} ${to.device} ${to.port}`;
-  const wires = known.get(key) ?? wiresOf(space, job, from, to);
+  const wires = known.get(key) ?? withAdapters(job, wiresOf(space, job, from, to));
   known.set(key, wires);
   return wires;
+}
+
+/** A wire that lies as it does now. */
+export const isUnchanged = ({ cable, lying }: Wire): boolean =>
+  lying !== null && lying.from.port === cable.from.port && lying.to.port === cable.to.port && lying.controlWire === cable.controlWire;
+
+/** An adapter sits in it that leaves out the control wire, which the cable itself has. */
+export const hasAdapter = ({ cable, lying }: Wire): boolean => !cable.controlWire && (lying?.controlWire ?? true);
+
+/** Of a player that quarrels each wire also without the control wire, by an adapter made for it. */
+function withAdapters(job: Job, wires: readonly Wire[]): readonly Wire[] {
+  const [first] = wires;
+  const quirks = first ? (findDevice(job, first.cable.from.device)?.control.quirks ?? []) : [];
+  if (quirks.length === 0) return wires;
+  const isHdmi = ({ cable }: Wire) => cableClassFact(cable.class).ends[0] === "hdmi" && cable.controlWire;
+  return [...wires, ...wires.filter(isHdmi).map((wire): Wire => ({ ...wire, cable: { ...wire.cable, controlWire: false } }))];
 }
 
 function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): readonly Wire[] {

@@ -1,5 +1,17 @@
 import { z } from "zod";
-import { atHand, PRESET_NAMES, PRESETS, readWishes, searchPlans, smallestConflict, wiringSpace } from "@/core/plan";
+import {
+  atHand,
+  PRESET_NAMES,
+  PRESETS,
+  readAsked,
+  readWishes,
+  searchPlans,
+  smallestConflict,
+  tradesOf,
+  whatIfs,
+  whyNot,
+  wiringSpace,
+} from "@/core/plan";
 import { plansReport } from "@/core/report";
 import { freeCounts } from "@/core/stock";
 import { database, findJob, jobParts, stockItems } from "@/server";
@@ -12,7 +24,13 @@ const Wish = z.strictObject({
   pin: z.array(z.string().max(200)).max(50).default([]),
   forbid: z.array(z.string().max(200)).max(50).default([]),
   must: z.array(z.string().max(200)).max(50).default([]),
+  whyNot: z.string().max(200).optional(),
+  trades: z.boolean().default(false),
+  whatIf: z.boolean().default(false),
 });
+
+/** So many trades a person compares. */
+const MOST_TRADES = 6;
 
 /** A server plans no longer than this for one question. */
 const MOST_MS = 5000;
@@ -32,8 +50,19 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   const own = atHand(found.job, items, freeCounts(items, await jobParts(db)));
   const space = wiringSpace(found.job, own, { bonds, musts });
   if (!space) return problem({ status: 409, title: "Nothing to plan", detail: "The job has no screen, or nothing that sounds." });
-  const plans = searchPlans(space, PRESETS[wish.preset], { clock: () => performance.now(), mostMs: MOST_MS });
+  const asked = wish.whyNot === undefined ? null : readAsked(found.job, wish.whyNot);
+  if (wish.whyNot !== undefined && !asked)
+    return problem({ status: 400, title: "Not understood", detail: `whyNot: “${wish.whyNot}” names nothing in this job.` });
+  const limits = { clock: () => performance.now(), mostMs: MOST_MS };
+  const weights = PRESETS[wish.preset];
+  const plans = searchPlans(space, weights, limits);
+  const [best] = plans.plans;
+  const answers = {
+    asked: asked && whyNot(space, weights, plans, asked, limits),
+    trades: wish.trades ? tradesOf(space, MOST_TRADES, limits) : null,
+    whatIfs: wish.whatIf && best ? whatIfs(space, weights, best, limits) : null,
+  };
   const conflict =
     plans.plans.length === 0 && plans.proven && wish.must.length ? smallestConflict({ job: found.job, atHand: own, bonds, musts }) : null;
-  return Response.json({ preset: wish.preset, ...plansReport(space, plans, { top: wish.top, conflict }) });
+  return Response.json({ preset: wish.preset, ...plansReport(space, plans, { top: wish.top, conflict, ...answers }) });
 });
