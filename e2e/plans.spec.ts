@@ -2,26 +2,24 @@ import { expect, test } from "@playwright/test";
 import { choose, expectSaved, importDemo } from "./support";
 
 test("plans stand side by side, proven; one is planned by one edit and taken back by one", async ({ page, request }) => {
-  const id = await importDemo(request, "receiver-den");
+  const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/plans`);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
-  const columns = page.locator("thead button[data-school]");
-  await expect(columns.first()).toHaveAttribute("data-school", "sound-hub");
-  const mixed = page.locator('thead button[data-school="mixed"]');
-  await mixed.click();
+  const screenHub = page.locator('thead button[data-school="screen-hub"]');
+  await expect(page.locator("thead button[data-school]").first()).toHaveAttribute("data-school", "screen-hub");
   const story = page.getByRole("complementary", { name: "The chosen plan" });
-  await expect(story.getByText(/into Receiver and Set-top box into Television/)).toBeVisible();
-  await expect(story.getByText(/Lay Ultra High Speed HDMI: Set-top box/)).toBeVisible();
+  await expect(story.getByText(/Streamer, Disc player and Console into Television/)).toBeVisible();
+  await expect(story.getByText(/Lay Ultra High Speed HDMI: Console/)).toBeVisible();
   await story.getByRole("button", { name: "Plan it so" }).click();
   await expectSaved(page);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
-  await mixed.click();
+  await screenHub.click();
   await expect(story.getByText("All cables stay as they lie.")).toBeVisible();
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expectSaved(page);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
-  await mixed.click();
-  await expect(story.getByText(/Lay Ultra High Speed HDMI: Set-top box/)).toBeVisible();
+  await screenHub.click();
+  await expect(story.getByText(/Lay Ultra High Speed HDMI: Console/)).toBeVisible();
 });
 
 test("a player is pinned, and planned anew at once; what cannot be is told with its reason", async ({ page, request }) => {
@@ -32,9 +30,39 @@ test("a player is pinned, and planned anew at once; what cannot be is told with 
   await expect(page.getByRole("region", { name: "Not in this room" })).toContainText(
     "Everything into the screen: no screen of this room has",
   );
-  await choose(page, "Where Streamer belongs", "in Projector");
   const story = page.getByRole("complementary", { name: "The chosen plan" });
+  await story.getByRole("tab", { name: "Wishes" }).click();
+  await choose(page, "Where Streamer belongs", "in Projector");
+  await story.getByRole("tab", { name: "This plan" }).click();
   await expect(story.getByText(/Streamer into Projector/)).toBeVisible({ timeout: 30_000 });
+});
+
+test("a hard wish is kept, why not otherwise is answered, and plans that none beats stand side by side", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/plans`);
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  const story = page.getByRole("complementary", { name: "The chosen plan" });
+  await story.getByRole("tab", { name: "Why not" }).click();
+  await choose(page, "Why not otherwise? Choose what", "Console into Bar");
+  await expect(story.getByText(/points behind the best: .*Console into Bar/)).toBeVisible({ timeout: 30_000 });
+  await story.getByRole("tab", { name: "Wishes" }).click();
+  await choose(page, "It must be so that …", "Everything of Console arrives whole");
+  await expect(story.getByRole("button", { name: "Let go of: Everything of Console arrives whole" })).toBeVisible();
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole("button", { name: "None beats these" }).click();
+  await expect(page.getByText(/that none other beats in arrivals, ease, cost and work/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator("thead button[data-school]").first()).toContainText(/arrives|cheapest|Easiest/i);
+});
+
+test("tuned weights stand in the address, and the keyboard moves them", async ({ page, request }) => {
+  const id = await importDemo(request, "attic-screen");
+  await page.goto(`/jobs/${id}/plans`);
+  await page.getByRole("button", { name: "Fine tuning" }).click();
+  const ease = page.getByRole("slider", { name: "Ease" });
+  await ease.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page).toHaveURL(/weights=60_25_15_0\.5_0\.5_0\.5/);
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
 });
 
 test("plans over HTTP: those of a job, and one sentence for what names nothing", async ({ request }) => {

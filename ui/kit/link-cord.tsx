@@ -10,7 +10,7 @@ export function LinkCord({
   stream,
   nothing,
   width = 44,
-  height = 18,
+  height = 22,
 }: {
   stream: Stream | null;
   nothing: string;

@@ -97,6 +97,7 @@ const percent = (value: number): string => `${value}\u2009%`;
 
 /** Figures that are compared, each with its unit. */
 const FIGURES: readonly { readonly name: string; readonly of: (plan: WiringPlan) => number; readonly say: (value: number) => string }[] = [
+  { name: plansWords.sound, of: ({ figures }) => Math.round(figures.sound * 100), say: percent },
   { name: plansWords.ease, of: ({ figures }) => Math.round(figures.ease * 100), say: percent },
   { name: plansWords.picture, of: ({ figures }) => Math.round(figures.picture * 100), say: percent },
   { name: plansWords.remotes, of: ({ figures }) => figures.remotes, say: String },

@@ -51,7 +51,10 @@ export function PlansPlace() {
   const preset = presetOf(weights);
   const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...wishes, ...stock }, [job, weights, wishes, stock]);
   // Which plans none other beats hangs on no weights: what is played through for it is the same for all.
-  const unweighed = useMemo<PlanQuestion | null>(() => stock && { job, weights: PRESETS["best-sound"], ...wishes, ...stock }, [job, wishes, stock]);
+  const unweighed = useMemo<PlanQuestion | null>(
+    () => stock && { job, weights: PRESETS["best-sound"], ...wishes, ...stock },
+    [job, wishes, stock],
+  );
   const { planning, stop, again } = usePlans(question);
   const isTrades = view === "trades";
   const trades = usePlanner(unweighed, isTrades && planning.state === "found" ? askTrades : null, askTrades);
@@ -69,7 +72,7 @@ export function PlansPlace() {
     <Sheet
       marginLabel={plansWords.marginLabel}
       margin={
-        question && (plan || found) ? (
+        question ? (
           <Tabs label={plansWords.marginLabel} tabs={MARGIN} chosen={tab} onChoose={setTab}>
             {tab === "plan" && plan ? <PlanStory plan={plan} system={system} onApply={() => apply(plan)} /> : null}
             {tab === "wishes" ? <WishList plan={plan} wishes={wishes} onWishes={setWishes} /> : null}

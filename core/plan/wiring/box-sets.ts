@@ -38,8 +38,11 @@ export const isWhole = (space: WiringSpace, hubs: readonly Device[], boxes: read
     const hasInputs = inputKinds(device, NO_SOCKETS).length > 0;
     const lit = outputs.filter((port) => isWired(device, port, wires)).length;
     const goesIn = hasInputs || lit > 0 || wires.some(({ cable }) => cable.to.device === device.id);
+    const sounds = isUsedForSound(device, wires);
+    // Without a socket for a player it is there for the sound that leaves it, or for nothing.
+    if (!hasInputs && sounds !== true) return false;
     const showsOn = !hasInputs || outputs.length === 0 || lit > 0;
-    return goesIn && showsOn && (isUsedForSound(device, wires) ?? (outputs.length < 2 || lit > 1));
+    return goesIn && showsOn && (sounds ?? (outputs.length < 2 || lit > 1));
   });
 
 /** A box with outputs for sound has one of them in use; null for one that has none. */

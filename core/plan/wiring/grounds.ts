@@ -21,6 +21,8 @@ export interface Measure {
   readonly memo: RowMemo;
   /** How easy the acts of a player are, by all on which that rests. */
   readonly ease: Map<string, number>;
+  /** How far the plugs of each player fell below their bounds, to know whom to work out first. */
+  readonly falls: Map<string, { readonly sum: number; readonly count: number }>;
 }
 
 /** A measure that has worked out nothing yet. */
@@ -30,6 +32,7 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   most: mostOf(space, weights, WHOLE_ON_ALL),
   memo: new RowMemo(),
   ease: new Map(),
+  falls: new Map(),
 });
 
 /** The measure with bounds that know what each screen can show; it goes on remembering what was worked out. */

@@ -46,6 +46,8 @@ function leadsInto(
   const seen = new Set<string>();
   return hubs.flatMap((hub) => {
     if (hub.id === target.id) return [];
+    // What leads into it by HDMI already needs no lead beside that.
+    if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
     const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && kinds.has(connector));
     return outputs.flatMap((port) =>
       inputs.flatMap((input) => {

@@ -39,8 +39,9 @@ export function startsOf(space: WiringSpace, backbone: Backbone, school: School,
 /** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
 export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): number {
   if (inputKinds(box, NO_SOCKETS).length === 0) return 0;
+  const sockets = inputKinds(box, NO_SOCKETS).reduce((sum, { ports }) => sum + ports.length, 0);
   const wired = wires.filter(({ cable }) => cable.to.device === box.id).length;
-  return Math.max(0, (isGatherer(box) ? 2 : 1) - wired);
+  return Math.max(0, (isGatherer(box) && sockets > 1 ? 2 : 1) - wired);
 }
 
 /** The tables once for each choice of so many players, who then sit in a device. */

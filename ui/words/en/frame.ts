@@ -8,6 +8,7 @@ export const frameWords = {
   findPlaceholder: "a job, a place, a device, an act …",
   nothingAnswers: "Nothing here answers to that.",
   docket: "Docket",
+  join: "Five questions",
   shelf: "Shelf",
   vanStock: "Van stock",
   settings: "Settings",

@@ -6,6 +6,7 @@ export { docketWords } from "./docket";
 export { frameWords } from "./frame";
 export { gearWords } from "./gear";
 export { jobWords } from "./job";
+export { joinWords } from "./join";
 export { kitWords } from "./kit";
 export { pagesWords } from "./pages";
 export { patchWords } from "./patch";

@@ -14,6 +14,7 @@ export const pagesWords = {
   backToTheDocket: "Back to the docket",
   docketTitle: "Docket · Octachord",
   settingsTitle: "Settings · Octachord",
+  joinTitle: "Five questions · Octachord",
   shelfTitle: "Shelf · Octachord",
   vanStockTitle: "Van stock · Octachord",
 };

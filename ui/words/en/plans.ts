@@ -42,6 +42,7 @@ export const plansWords = {
   letGoOf: (wish: string) => `Let go of: ${wish}`,
   map: "What goes where",
   noSoundIn: "No sound",
+  sound: "Sound kept",
   ease: "Ease of everyday acts",
   picture: "Picture kept",
   remotes: "Remotes for one act",

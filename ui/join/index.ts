@@ -1,0 +1,1 @@
+export { JoinPlace } from "./join-place";

@@ -1,0 +1,116 @@
+"use client";
+
+import { App, Button } from "antd";
+import { useRouter } from "next/navigation";
+import { arrivalsOf } from "@/core/chain";
+import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
+import { planCommand, settingsSheetOf, shoppingOf, type WiringPlan } from "@/core/plan";
+import {
+  cableClassName,
+  deviceName,
+  givenUp,
+  planIdea,
+  rowWords,
+  settingSentence,
+  shoppingWords,
+  socketName,
+  VERDICT_WORDS,
+} from "@/core/text";
+import { askServer, VerdictShape } from "@/ui/kit";
+import type { PlanQuestion, Planning } from "@/ui/plans";
+import { joinWords } from "@/ui/words";
+import styles from "./join.module.css";
+
+/** The planner's answer to five questions, told for a phone: the idea, what arrives, what it needs, what goes where. */
+export function JoinAnswer({ question, planning }: { question: PlanQuestion | null; planning: Planning }) {
+  if (!question) return <Said words={joinWords.answerAll} />;
+  if (planning.state !== "found") return <Said words={joinWords.planning} />;
+  const [plan] = planning.found.plans;
+  if (!plan) return <Said words={joinWords.noWay} />;
+  return <Told job={question.job} plan={plan} isProven={planning.found.proven} />;
+}
+
+function Said({ words }: { words: string }) {
+  return (
+    <section className={styles.answer} aria-label={joinWords.answer}>
+      <p role="status">{words}</p>
+    </section>
+  );
+}
+
+function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: boolean }) {
+  const router = useRouter();
+  const { message } = App.useApp();
+  const system = chosenSoundSystem(job)?.id ?? "";
+  const lost = givenUp(plan);
+  const needed = shoppingOf(plan);
+  const menus = settingsSheetOf(job, plan);
+  const keep = async () => {
+    const applied = applyCommand(job, planCommand(job, plan));
+    if (!applied.ok) return;
+    const body = JSON.stringify(applied.value.job);
+    const made = await askServer("/api/jobs/import", { method: "POST", body, headers: { "Content-Type": "application/json" } });
+    if (made.ok) router.push(`/jobs/${String((made.value as { id: unknown }).id)}/arrivals`);
+    else void message.error(made.refusal);
+  };
+  return (
+    <section className={styles.answer} aria-label={joinWords.answer}>
+      <h2 role="status">{planIdea(plan, system)}</h2>
+      <p className={styles.quiet}>{isProven ? joinWords.proven : joinWords.notProven}</p>
+      <h3>{joinWords.arrives}</h3>
+      <ul>
+        {arrivalsOf(plan.job).map((row) => (
+          <li key={row.id} className={styles.row}>
+            <VerdictShape verdict={row.verdict} />
+            <span>
+              <b dir="auto">{deviceName(plan.job, row.player)}</b> {rowWords(row)}: {VERDICT_WORDS[row.verdict]}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {lost.length ? (
+        <ul className={styles.quiet}>
+          {lost.map(({ words }) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      ) : null}
+      <h3>{joinWords.needed}</h3>
+      {needed.length ? (
+        <ul>
+          {needed.map((line) => (
+            <li key={shoppingWords(line)}>{shoppingWords(line)}</li>
+          ))}
+        </ul>
+      ) : (
+        <p>{joinWords.nothingNeeded}</p>
+      )}
+      <h3>{joinWords.plug}</h3>
+      <ul>
+        {plan.wires.map(({ cable }) => (
+          <li key={cable.id}>
+            {joinWords.join(cableClassName(cable.class), socketName(plan.job, cable.from), socketName(plan.job, cable.to))}
+          </li>
+        ))}
+      </ul>
+      {menus.length ? (
+        <>
+          <h3>{joinWords.menus}</h3>
+          <ul>
+            {menus.flatMap(({ device, rows }) =>
+              rows.map(({ key, value }) => (
+                <li key={`${device} ${key}`}>
+                  {deviceName(plan.job, device)}: {settingSentence(key, value)}
+                </li>
+              )),
+            )}
+          </ul>
+        </>
+      ) : null}
+      <p className={styles.caution}>{joinWords.supposed}</p>
+      <Button type="primary" size="large" onClick={() => void keep()}>
+        {joinWords.keep}
+      </Button>
+    </section>
+  );
+}
