@@ -20,7 +20,7 @@ for (const theme of ["dim", "day"] as const) {
     const flat = await importDemo(request, "flat-4b");
     const hall = await importDemo(request, "village-hall");
     const places = [
-      ...["/", "/?bin=1", "/stock", "/settings"],
+      ...["/", "/?bin=1", "/join", "/stock", "/settings"],
       ...[
         "gear",
         "gear?show=facts",
@@ -28,6 +28,8 @@ for (const theme of ["dim", "day"] as const) {
         "gear?show=photos",
         "patch",
         "plans",
+        "plans?weights=60_25_15_0.5_0.5_0.5",
+        "plans?view=trades",
         "arrivals",
         "arrivals?view=changes",
         "arrivals?view=compare",
@@ -92,7 +94,7 @@ test("the first load of compressed script is at most 350 kB on the docket and 45
 test("every place fits a narrow screen without a sideways scroll of the page", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.setViewportSize({ width: 834, height: 1112 });
-  for (const path of ["/", "/stock", "/settings", "/shelf", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
+  for (const path of ["/", "/join", "/stock", "/settings", "/shelf", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
@@ -103,7 +105,7 @@ test("at twice the size of the print every place still shows its work, by scroll
   const id = await importDemo(request, "sail-loft");
   // A browser at 200 % of 1280 × 800 lays out 640 × 400.
   await page.setViewportSize({ width: 640, height: 400 });
-  for (const path of ["/", "/stock", "/settings", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
+  for (const path of ["/", "/join", "/stock", "/settings", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);

@@ -93,6 +93,8 @@ export function PlanBench({ columns, system, chosen, onChoose }: PlanBenchProps)
 
 const keyOf = ({ school }: WiringPlan, index: number): string => `${school} ${index}`;
 
+const rounded = (value: number): string => String(Math.round(value));
+
 const percent = (value: number): string => `${value}\u2009%`;
 
 /** Figures that are compared, each with its unit. */
@@ -101,7 +103,7 @@ const FIGURES: readonly { readonly name: string; readonly of: (plan: WiringPlan)
   { name: plansWords.ease, of: ({ figures }) => Math.round(figures.ease * 100), say: percent },
   { name: plansWords.picture, of: ({ figures }) => Math.round(figures.picture * 100), say: percent },
   { name: plansWords.remotes, of: ({ figures }) => figures.remotes, say: String },
-  { name: plansWords.money, of: ({ figures }) => figures.money + figures.guessed, say: plansWords.about },
+  { name: plansWords.money, of: ({ figures }) => figures.money + figures.guessed, say: rounded },
   { name: plansWords.work, of: ({ figures }) => Math.max(0, Math.round(figures.minutes)), say: plansWords.minutes },
   { name: plansWords.newCables, of: ({ figures }) => figures.newCables, say: String },
   { name: plansWords.boxes, of: ({ boxes }) => boxes.filter(({ isThere }) => !isThere).length, say: String },

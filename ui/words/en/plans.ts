@@ -47,7 +47,6 @@ export const plansWords = {
   picture: "Picture kept",
   remotes: "Remotes for one act",
   money: "To spend, about",
-  about: (value: number) => String(Math.round(value)),
   work: "Work on site, about",
   newCables: "New cables",
   boxes: "Boxes to put in",

@@ -1,0 +1,2 @@
+import { benchPlans } from "./plan";
+console.table(benchPlans());
