@@ -20,6 +20,9 @@ export type Quirk = (typeof QUIRKS)[number];
 export const INFRARED = ["on-and-off", "to-and-fro", "none"] as const;
 export type Infrared = (typeof INFRARED)[number];
 
+/** Nothing that is asked to wake takes longer, or it is taken for asleep. */
+export const MOST_WAKE_MS = 120_000;
+
 /** A device on the control bus (CEC). Whether it takes part at all is `speaksCec` and its setting. */
 export const Control = z.strictObject({
   /** What it says it is; null: as its role and sources tell. */
@@ -27,7 +30,7 @@ export const Control = z.strictObject({
   /** The HDMI sockets across which its control wire runs on; null: all of them. */
   joins: z.array(z.string().min(1).max(64)).max(32).nullable().default(null),
   /** From the wish to be on until it is; null: as its class. */
-  wakeMs: z.number().int().min(0).max(120_000).nullable().default(null),
+  wakeMs: z.number().int().min(0).max(MOST_WAKE_MS).nullable().default(null),
   /** What its maker calls HDMI control in the menu, as read on site. */
   menuName: z.string().max(80).default(""),
   /** The edition of CEC that it says it speaks; from 2.0 a player may take a backup address. */

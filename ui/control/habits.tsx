@@ -1,6 +1,7 @@
 "use client";
 
-import { INFRARED, QUIRKS, type Device } from "@/core/device";
+import { InputNumber } from "antd";
+import { INFRARED, MOST_WAKE_MS, QUIRKS, type Device } from "@/core/device";
 import { INFRARED_WORDS, QUIRK_WORDS } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { Choice, KeptText } from "@/ui/kit";
@@ -86,6 +87,20 @@ function DeviceHabits({ device }: { device: Device }) {
             value={device.control.infrared}
             options={INFRARED_OPTIONS}
             onChange={(infrared) => set({ infrared })}
+          />
+        </label>
+        <label>
+          {controlWords.wakes}
+          <InputNumber<number>
+            aria-label={controlWords.wakesOf(device.name)}
+            size="small"
+            min={0}
+            max={MOST_WAKE_MS / 1000}
+            step={0.5}
+            value={device.control.wakeMs === null ? null : device.control.wakeMs / 1000}
+            placeholder={controlWords.asItsKind}
+            suffix={controlWords.secondsUnit}
+            onChange={(seconds) => set({ wakeMs: seconds === null ? null : Math.round(seconds * 1000) })}
           />
         </label>
       </div>

@@ -8,7 +8,7 @@ import { backbonesOf } from "./backbones";
 import { boxOfShelf } from "./at-hand";
 import { planOf, backboneEffort } from "./make-plan";
 import { jobWith } from "./room-of";
-import { bestSettled, Worth } from "./climb";
+import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
 import { groundsOf, newMeasure, sharpened } from "./grounds";
 import { plugsOf } from "./plugs";

@@ -1,7 +1,7 @@
 import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, findDevice, replaceDevice, type Job } from "@/core/job";
 import { backbonesOf } from "./backbones";
-import { bestSettled, Worth } from "./climb";
+import { bestSettled, Worth } from "./nodes";
 import type { Must } from "./musts";
 import { groundsOf, newMeasure } from "./grounds";
 import { plugsOf } from "./plugs";

@@ -1,9 +1,9 @@
 import { backbonesOf, type Backbone } from "./backbones";
 import { boxSets } from "./box-sets";
-import { ALIKE, assign, bestSettled, climb, Worth, type Climb, type Known } from "./climb";
+import { ALIKE, assign, bestSettled, divided, nodeOf, Worth, type Known, type Node } from "./nodes";
 import { effortPoints } from "./effort";
 import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
-import { backboneEffort, type WiringPlan } from "./make-plan";
+import { backboneEffort, planOf, type WiringPlan } from "./make-plan";
 import { plugsOf } from "./plugs";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
 import { switchesOf } from "./settle";
@@ -58,67 +58,41 @@ interface Waiting {
  * the full engine, and other assignments are looked at only while their bound could beat the best of their school.
  */
 export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
-  const { clock, mostMs = Infinity, onBetter, onPlayed, onlyBest = false } = options;
+  const { clock, mostMs = Infinity, onlyBest = false } = options;
   const measure = newMeasure(space, weights);
-  const best = new Map<School, WiringPlan>();
-  const wanted = schoolsWanted(space);
   const begun = clock?.() ?? 0;
-  const isLate = () => clock !== undefined && clock() - begun > mostMs;
-  const looked = { backbones: 0, rooms: 0 };
-  /** Looks at a backbone for whatever could beat the standing; returns the bound of what there was no time for. */
-  const look = (waiting: Waiting, standing: (school: School) => number): number => {
-    const { backbone, schools, tables, bound, players } = waiting;
-    const isHopeless = (points: number) => schools.every((school) => points <= standing(school) + ALIKE);
-    if (isHopeless(bound)) return -Infinity;
-    if (isLate()) return bound;
-    looked.backbones += 1;
-    let open = -Infinity;
-    const known = new Map<string, Known>();
-    for (const { ground, base } of groundsByPoints(measure, waiting)) {
-      if (isLate()) return Math.max(open, bound);
-      if (isHopeless(base + players)) continue;
-      const worth = new Worth(measure, ground, knownWith(known, ground));
-      for (const school of schools) {
-        // Of most grounds it is seen before anybody is bound to a box that they cannot win.
-        const floor = standing(school) + ALIKE - base;
-        if (!bestSettled(allowedIn(space, backbone, school, tables), worth, floor)) continue;
-        for (const start of startsOf(space, backbone, school, tables)) {
-          if (isLate()) return Math.max(open, bound);
-          const at: Climb = { measure, ground, worth, school, base, best, standing, looked, isLate, onBetter, onPlayed };
-          open = Math.max(open, climb(at, start));
-        }
-      }
-    }
-    return open;
+  const run: Run = {
+    measure,
+    options,
+    best: new Map(),
+    looked: { backbones: 0, rooms: 0 },
+    isLate: () => clock !== undefined && clock() - begun > mostMs,
   };
-  const ofAll = () => Math.max(-Infinity, ...[...best.values()].map(({ points }) => points));
-  let open = -Infinity;
-  const pending: Waiting[] = [];
+  const wanted = schoolsWanted(space);
+  const waitingOn = (by: Measure, sets: ReturnType<typeof boxSets>): readonly Waiting[] =>
+    [...backbonesOf(space, sets)]
+      .flatMap((backbone) => {
+        const schools = schoolsOn(space, backbone).filter((school) => wanted.includes(school));
+        return schools.length ? [waitingOf(by, backbone, schools)] : [];
+      })
+      .toSorted((a, b) => b.bound - a.bound);
+  const ofAll = () => Math.max(-Infinity, ...[...run.best.values()].map(({ points }) => points));
   const sets = boxSets(space);
   // Without a box there is little to look at, and the first plan is there at once.
-  for (const { some, by } of [
-    { some: sets.filter((set) => set.length === 0), by: measure },
-    { some: sets.filter((set) => set.length > 0), by: sharpened(measure) },
-  ]) {
-    const waiting = [...backbonesOf(space, some)].flatMap((backbone) => {
-      const schools = schoolsOn(space, backbone).filter((school) => wanted.includes(school));
-      return schools.length ? [waitingOf(by, backbone, schools)] : [];
-    });
-    // What could bring most is looked at first: the others are soon seen not to be worth their price.
-    waiting.sort((a, b) => b.bound - a.bound);
-    for (const one of waiting) open = Math.max(open, look(one, ofAll));
-    pending.push(...waiting);
-  }
-  const gap = gapOf(open, ofAll());
+  const bare = waitingOn(
+    measure,
+    sets.filter((set) => set.length === 0),
+  );
+  const first = explore(run, bare, ofAll);
+  const boxed = waitingOn(
+    sharpened(measure),
+    sets.filter((set) => set.length > 0),
+  );
+  const gap = gapOf(Math.max(first, explore(run, boxed, ofAll)), ofAll());
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
-  let missed = onlyBest ? Infinity : -Infinity;
-  for (const waiting of onlyBest ? [] : pending)
-    missed = Math.max(
-      missed,
-      look(waiting, (school) => best.get(school)?.points ?? -Infinity),
-    );
-  const all = [...best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
+  const missed = onlyBest ? Infinity : explore(run, [...bare, ...boxed], (school) => run.best.get(school)?.points ?? -Infinity);
+  const all = [...run.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
   // A way by which nothing at all sounds is none, where another one is heard.
   const plans = all.filter(({ figures }) => figures.sound > 0 || all.every((other) => other.figures.sound === 0));
   return {
@@ -127,9 +101,91 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     proven: gap === 0,
     gap,
     schoolsProven: missed === -Infinity,
-    looked,
+    looked: run.looked,
     provenAfter,
   };
+}
+
+/** A search under way. */
+interface Run {
+  readonly measure: Measure;
+  readonly options: PlanOptions;
+  readonly best: Map<School, WiringPlan>;
+  readonly looked: { backbones: number; rooms: number };
+  readonly isLate: () => boolean;
+}
+
+/**
+ * Looks at backbones and at what is left of their assignments, always at whatever could bring most, until nothing could beat what stands.
+ * Returns the bound of what was not looked at, for want of time; -Infinity where nothing was left.
+ * @param standing what a plan of a school has to beat
+ */
+function explore(run: Run, pending: readonly Waiting[], standing: (school: School) => number): number {
+  const nodes: Node[] = [];
+  const push = (some: readonly Node[]) => {
+    nodes.push(...some);
+    nodes.sort((a, b) => a.bound - b.bound);
+  };
+  const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= standing(school) + ALIKE);
+  for (let at = 0; ;) {
+    const waiting = pending[at];
+    const node = nodes.at(-1);
+    if (!waiting && !node) return -Infinity;
+    const bound = Math.max(waiting?.bound ?? -Infinity, node?.bound ?? -Infinity);
+    if (isHopeless(bound, SCHOOLS)) return -Infinity;
+    if (run.isLate()) return bound;
+    if (waiting && waiting.bound >= (node?.bound ?? -Infinity)) {
+      at += 1;
+      if (isHopeless(waiting.bound, waiting.schools)) continue;
+      const found = nodesOn(run, waiting, standing);
+      if (found === null) return bound;
+      const [top, ...rest] = found.toSorted((a, b) => b.bound - a.bound);
+      // The best of it is played at once, so that there is something to beat.
+      push(top ? [...rest, ...played(run, top, standing)] : rest);
+    } else if (node) {
+      nodes.pop();
+      if (!isHopeless(node.bound, [node.school])) push(played(run, node, standing));
+    }
+  }
+}
+
+/** The best assignment on every ground of a backbone, for each school that could win there; null where the time was over. */
+function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => number): readonly Node[] | null {
+  const { measure, looked, isLate } = run;
+  const { backbone, schools, tables, players } = waiting;
+  looked.backbones += 1;
+  const known = new Map<string, Known>();
+  const found: Node[] = [];
+  for (const { ground, base } of groundsByPoints(measure, waiting)) {
+    if (isLate()) return null;
+    const worth = new Worth(measure, ground, knownWith(known, ground));
+    for (const school of schools) {
+      const floor = standing(school) + ALIKE;
+      if (base + players <= floor) continue;
+      // Of most grounds it is seen before anybody is bound to a box that they cannot win.
+      if (!bestSettled(allowedIn(measure.space, backbone, school, tables), worth, floor - base)) continue;
+      for (const start of startsOf(measure.space, backbone, school, tables)) {
+        const node = nodeOf({ ground, worth, school, base }, start, floor);
+        // The very first is played at once: a plan to show, and something to beat.
+        if (node) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
+      }
+    }
+  }
+  return found;
+}
+
+/** Plays a node through the full engine, and gives what is left beside it. */
+function played({ measure, options, best, looked }: Run, node: Node, standing: (school: School) => number): readonly Node[] {
+  const { school } = node;
+  const plan = planOf(measure, node.ground, school, node.found.chosen);
+  looked.rooms += 1;
+  if (plan) options.onPlayed?.(plan);
+  if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
+    const isTop = [...best.values()].every(({ points }) => plan.points > points);
+    best.set(school, plan);
+    if (isTop) options.onBetter?.(plan);
+  }
+  return plan && plan.points >= node.bound - ALIKE ? [] : divided(node, standing(school) + ALIKE);
 }
 
 /** A backbone with its plugs and the bound that their reach gives. */

@@ -1,6 +1,5 @@
 import { bestAssignment } from "./assignment";
 import type { Ground, Measure } from "./grounds";
-import { planOf, type WiringPlan } from "./make-plan";
 import type { Plug } from "./plugs";
 import type { School } from "./schools";
 import { settle, type PlayerOption } from "./settle";
@@ -69,58 +68,38 @@ export function bestSettled(
   }
 }
 
-export interface Climb {
-  readonly measure: Measure;
+/** An assignment on a ground that could still win, with the plugs from which it was chosen. */
+export interface Node {
   readonly ground: Ground;
   readonly worth: Worth;
   readonly school: School;
   /** The points of a plan before its players. */
   readonly base: number;
-  readonly best: Map<School, WiringPlan>;
-  /** What a plan of a school has to beat. */
-  readonly standing: (school: School) => number;
-  readonly looked: { rooms: number };
-  readonly isLate: () => boolean;
-  readonly onBetter: ((best: WiringPlan) => void) | undefined;
-  readonly onPlayed: ((plan: WiringPlan) => void) | undefined;
+  readonly tables: Tables;
+  readonly found: NonNullable<ReturnType<typeof bestSettled>>;
+  readonly bound: number;
+}
+
+type Place = Omit<Node, "found" | "bound" | "tables">;
+
+/** The best assignment from some tables; null where none could have more points than the floor. */
+export function nodeOf(place: Place, tables: Tables, floor: number): Node | null {
+  const found = bestSettled(tables, place.worth, floor - place.base);
+  return found && { ...place, tables, found, bound: place.base + found.worth };
 }
 
 /**
- * Looks at assignments from the best bound down, dividing what is left after each as Murty does. Returns the bound of what was not
- * looked at, for want of time; -Infinity where nothing was left. Source: K. G. Murty, Operations Research 16 (1968) 682–687.
+ * What is left of a node's tables without its assignment, divided so that nothing is looked at twice.
+ * Source: K. G. Murty, Operations Research 16 (1968) 682–687.
  */
-export function climb(at: Climb, start: Tables): number {
-  const { base, best, school, standing, worth } = at;
-  const heap: { readonly tables: Tables; readonly found: NonNullable<ReturnType<typeof bestSettled>> }[] = [];
-  const push = (tables: Tables) => {
-    const found = bestSettled(tables, worth, standing(school) + ALIKE - base);
-    if (found) heap.push({ tables, found });
-  };
-  push(start);
-  for (;;) {
-    heap.sort((a, b) => a.found.worth - b.found.worth);
-    const node = heap.pop();
-    if (!node) return -Infinity;
-    const bound = base + node.found.worth;
-    if (bound <= standing(school) + ALIKE) return -Infinity;
-    if (at.isLate()) return bound;
-    const plan = planOf(at.measure, at.ground, school, node.found.chosen);
-    at.looked.rooms += 1;
-    if (plan) at.onPlayed?.(plan);
-    if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
-      const isTop = [...best.values()].every(({ points }) => plan.points > points);
-      best.set(school, plan);
-      if (isTop) at.onBetter?.(plan);
-    }
-    if (plan && plan.points >= bound - ALIKE) return -Infinity;
-    const { plugs } = node.found;
-    plugs.forEach((plug, index) => {
-      const tables = node.tables.map((others, player) =>
-        player < index ? [plugs[player] ?? plug] : player === index ? others.filter((other) => other !== plug) : others,
-      );
-      if (tables.every((others) => others.length > 0)) push(tables);
-    });
-  }
+export function divided({ tables, found: { plugs }, ground, worth, school, base }: Node, floor: number): readonly Node[] {
+  return plugs.flatMap((plug, index): Node[] => {
+    const left = tables.map((others, player) =>
+      player < index ? [plugs[player] ?? plug] : player === index ? others.filter((other) => other !== plug) : others,
+    );
+    const node = left.every((others) => others.length > 0) ? nodeOf({ ground, worth, school, base }, left, floor) : null;
+    return node ? [node] : [];
+  });
 }
 
 /** The best assignment of players to sockets by what their plugs are worth; null where one of them has none left. */

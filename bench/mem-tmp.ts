@@ -1,2 +1,0 @@
-import { benchPlans } from "./plan";
-console.table(benchPlans());
