@@ -94,6 +94,7 @@ function DeviceHabits({ device }: { device: Device }) {
           <InputNumber<number>
             aria-label={controlWords.wakesOf(device.name)}
             size="small"
+            {...(styles.seconds ? { className: styles.seconds } : {})}
             min={0}
             max={MOST_WAKE_MS / 1000}
             step={0.5}

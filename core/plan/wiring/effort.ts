@@ -32,7 +32,13 @@ export const addEffort = (a: Effort, b: Effort): Effort => ({
 
 /** A box with more sockets is more to mount and to explain; of two that do the same the smaller one wins. */
 export const boxEffort = ({ device, price, isThere }: BoxAtHand): Effort =>
-  isThere ? NO_EFFORT : { ...NO_EFFORT, ...spent(price, GUESSED_PRICE.box), minutes: MINUTES.box + device.ports.length * MINUTES.socket };
+  isThere
+    ? NO_EFFORT
+    : {
+        ...NO_EFFORT,
+        ...spent(price, GUESSED_PRICE.box + device.ports.length * GUESSED_PRICE.boxSocket),
+        minutes: MINUTES.box + device.ports.length * MINUTES.socket,
+      };
 
 const spent = (price: number | null, guess: number): Pick<Effort, "money" | "unpriced" | "guessed"> =>
   price === null ? { money: 0, unpriced: 1, guessed: guess } : { money: price, unpriced: 0, guessed: 0 };

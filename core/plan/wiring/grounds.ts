@@ -1,5 +1,7 @@
 import { solve, solveAgain, type Solved } from "@/core/chain";
+import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
+import type { Cable } from "@/core/job";
 import type { Backbone } from "./backbones";
 import { effortPoints, menuEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
@@ -73,15 +75,30 @@ export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Gen
 
 /** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
 function hubChoices(space: WiringSpace, backbone: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
-  const isOnlyScreen = hub.id === space.system.id && space.screens.includes(hub);
-  const isPaired = backbone.wires.some(({ cable }) => cable.class === "bluetooth" && cable.from.device === hub.id);
-  const choices = choicesOf(hub, isOnlyScreen).filter((values) => isPaired || values.every(({ key }) => key !== "bluetooth"));
+  const choices = choicesOn(space, backbone, hub);
   if (choices.every((values) => values.length === 1) || space.job.brief.newsFrom === "screen") return choices;
   const reach = reachOf(space, backbone);
   const entries = [...hub.ports, ...hub.sources].map(({ id }) => ({ device: hub.id, port: id }));
   return entries.some((entry) => reach(entry).sounds)
     ? choices
     : choices.map((values) => (values[0]?.key === "cec" ? values : values.slice(0, 1)));
+}
+
+/**
+ * What the settings of a hub can be on a backbone: Bluetooth on where something is paired with it; the return channel off too where a lead
+ * for sound leaves the same screen, for of two ways the one that is not meant is switched off.
+ */
+export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
+  const leaves = (kind: (cable: Cable) => boolean) => wires.some(({ cable }) => cable.from.device === hub.id && kind(cable));
+  const isPaired = leaves((cable) => cable.class === "bluetooth");
+  const hasLead = space.screens.includes(hub) && leaves(({ class: kind }) => cableClassFact(kind).ends[0] !== "hdmi");
+  return choicesOf(hub, hub.id === space.system.id && space.screens.includes(hub)).flatMap((values) => {
+    const [first] = values;
+    if (first?.key === "bluetooth" && !isPaired) return [];
+    if (!hasLead || (first?.key !== "arc" && first?.key !== "earc")) return [values];
+    const row = hub.settings.find(({ key }) => key === first.key);
+    return [row?.options.includes("off") ? [...values, { ...first, value: "off" }] : values];
+  });
 }
 
 /** What is wished of devices that no plan plugs: the screens' own apps, players that stay as they lie. */

@@ -120,11 +120,16 @@ describe("quarrels on the control bus noted in the survey, and a household that 
     withQuirks(device("set-top-box", "box"), "wakes-by-itself", "steals-source"),
   );
 
-  test("get the side cable, HDMI control off where it quarrels, and more remotes than one, which is said", () => {
+  test("get the side cable, control off at the box that quarrels, and more remotes than one, which is said", () => {
     const found = planned(job, "easiest-to-use");
     const side = best(found);
     expect(side).toMatchObject({ school: "side-cable", proven: true, figures: { sound: 1, onControl: 0 } });
-    expect(side.settings.filter(({ key, value }) => key === "cec" && value === "off").length).toBeGreaterThan(0);
+    const off = side.settings.flatMap(({ device: id, key, value }) =>
+      value === "off" && (key === "cec" || key === "arc") ? [`${id} ${key}`] : [],
+    );
+    const cut = side.wires.flatMap(({ cable }) => (cable.controlWire ? [] : [cable.from.device]));
+    // The box that wakes the room at night is off the bus, and the return that the screen drops is switched off.
+    expect([...off, ...cut]).toEqual(["tv arc", "box"]);
     expect(side.figures.remotes).toBeGreaterThan(1);
     expect(figureLines(side).join("\n")).toMatch(/2 remotes|3 remotes/);
   });

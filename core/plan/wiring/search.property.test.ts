@@ -13,7 +13,7 @@ import { allowsHub, hubOf, schoolsOn, type School } from "./schools";
 import { searchPlans } from "./search";
 import { playersNeeded } from "./starts";
 import { inputKinds, takenBy } from "./sockets";
-import { leadsCarry } from "./grounds";
+import { choicesOn, leadsCarry } from "./grounds";
 import { hdmiOut, wiringSpace, type WiringSpace } from "./space";
 import { PRESETS, UNPLUGGED_POINTS, type Preset, type Weights } from "./weights";
 import { wiresBetween, type Wire } from "./wires";
@@ -74,7 +74,7 @@ interface Tried {
 /** Every room of a space: each backbone, all its settings, each player in each socket on each wire with all its settings, and unplugged. */
 function* everyRoom(space: WiringSpace, weights: Weights): Generator<Tried> {
   for (const backbone of backbonesOf(space)) {
-    const grounds = combinations(backbone.hubs.flatMap((hub) => choicesOf(hub, hub.id === space.system.id && space.screens.includes(hub))));
+    const grounds = combinations(backbone.hubs.flatMap((hub) => choicesOn(space, backbone, hub)));
     for (const settings of grounds) {
       const hubs = backbone.hubs.map((hub) => withSettings(hub, settings));
       // What is not worth laying is no plan: a lead on which the screen's own sound does not come.

@@ -62,7 +62,8 @@ describe("points", () => {
     // 1.5 · 20 + 0.5 · 3 + 2 · 1
     expect(effortPoints(spent, PRESETS["least-spending"])).toBeCloseTo(33.5, 9);
     const box = { device: device("splitter-1x2", "splitter"), price: null, isThere: false };
-    expect(boxEffort(box)).toMatchObject({ money: 0, unpriced: 1, guessed: 100 });
+    // 40, and 12 for each of its sockets.
+    expect(boxEffort(box)).toMatchObject({ money: 0, unpriced: 1, guessed: 76 });
     expect(effortPoints({ ...NO_EFFORT, guessed: 100 }, PRESETS["least-spending"])).toBeCloseTo(20, 9);
   });
 

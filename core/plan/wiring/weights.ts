@@ -76,4 +76,4 @@ export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
 export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, pairing: 5, setting: 1, takeOut: 1 } as const;
 
 /** What a part counts whose price nobody gave, in the currency of the settings: of the size of what such parts cost. */
-export const GUESSED_PRICE = { box: 100, cable: 15, hybrid: 90, adapter: 12 } as const;
+export const GUESSED_PRICE = { box: 40, boxSocket: 12, cable: 15, hybrid: 90, adapter: 12 } as const;
