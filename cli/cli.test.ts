@@ -284,3 +284,21 @@ test("why not so: planned with it, and what is lost, in one line", () => {
   expect(stdout).toMatch(/Why not console:television\? \d+\.\d points behind the best: .*Console.* into Television.* Console, game: /);
   expect(octachord(["plan", demo("receiver-den"), "--why-not", "console:nowhere"]).status).toBe(2);
 });
+
+test("plans that none beats, and what would change the best, beside the plans and in the machine form", () => {
+  const args = ["plan", demo("sail-loft"), "--van", "switch-3x1", "--trades", "--what-if", "--top", "1"];
+  const { status, stdout } = octachord([...args, "--json"]);
+  expect(status).toBe(0);
+  const { trades, whatIf } = JSON.parse(stdout) as {
+    trades: { words: string; trade: { arrivals: number; ease: number; cost: number; work: number }; cables: unknown[] }[];
+    whatIf: { suppose: string; gain: number; words: string }[];
+  };
+  expect(trades.length).toBeGreaterThan(0);
+  for (const { words, trade, cables } of trades) {
+    expect(words).toMatch(/^[A-Z]/);
+    expect(trade.arrivals).toBeLessThanOrEqual(1);
+    expect(cables.length).toBeGreaterThan(0);
+  }
+  for (const { gain } of whatIf) expect(gain).toBeGreaterThanOrEqual(0.5);
+  expect(octachord(args).stdout).toMatch(/(arrives|cheapest|easiest|least work).*: .* into /i);
+});

@@ -80,6 +80,11 @@ test("what was seen on site is ticked and judged at once; the card tells the hou
   await expect(page.getByText("15 of 15 acts as wished")).toBeVisible();
   await page.getByRole("group", { name: "Bar" }).getByLabel("Did not go off with the others").check();
   await expect(page.getByText("14 of 15 acts as wished")).toBeVisible();
+  const seconds = page.getByRole("spinbutton", { name: "Seconds until Bar is on" });
+  await seconds.fill("12");
+  await seconds.press("Enter");
+  await expect(seconds).toHaveValue("12");
+  await expectSaved(page);
   await page.getByRole("button", { name: "Remote card" }).click();
   const remote = page.locator("section").filter({ hasText: "Remote of Television" });
   await expect(remote.getByText("Everything off, then Bar: off")).toBeVisible();

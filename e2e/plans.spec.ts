@@ -72,6 +72,20 @@ test("plans over HTTP: those of a job, and one sentence for what names nothing",
   const body = (await answer.json()) as { plans: { school: string; proven: boolean; command: unknown }[]; proven: boolean };
   expect(body.plans[0]).toMatchObject({ school: "sound-hub", proven: true });
   expect(body.plans.length).toBeLessThanOrEqual(2);
+  const more = await request.post(`/api/jobs/${id}/plans`, { data: { trades: true, whatIf: true, whyNot: "school:split" } });
+  const told = (await more.json()) as {
+    trades: { words: string }[];
+    whatIf: { gain: number }[];
+    whyNot: { proven: boolean; words: string };
+  };
+  expect(told.trades.every(({ words }) => words.length > 3)).toBe(true);
+  expect(told.whatIf.every(({ gain }) => gain >= 0.5)).toBe(true);
+  expect(told.whyNot.words).toMatch(/points behind the best|As good as the best|no plan/);
+  const askedOfNothing = await request.post(`/api/jobs/${id}/plans`, { data: { whyNot: "nobody:bar" } });
+  expect([askedOfNothing.status(), ((await askedOfNothing.json()) as { detail: string }).detail]).toEqual([
+    400,
+    "whyNot: “nobody:bar” names nothing in this job.",
+  ]);
   const strange = await request.post(`/api/jobs/${id}/plans`, { data: { pin: ["nobody:bar"] } });
   expect(strange.status()).toBe(400);
   expect(await strange.json()).toMatchObject({ detail: "pin: “nobody:bar” names nothing in this job." });

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { PRESETS, searchPlans, wiringSpace } from "@/core/plan";
-import { plansReport, planTables } from "@/core/report";
+import { PRESETS, searchPlans, tradesOf, whatIfs, whyNot, wiringSpace } from "@/core/plan";
+import { planLists, plansReport, planSheet, planTables } from "@/core/report";
 
 const job = demoJob("sail-loft");
 const space = wiringSpace(job, { boxes: [] });
@@ -35,5 +35,36 @@ describe("plans for other programs", () => {
     const lines = planTables(job, plan).split("\r\n");
     expect(lines.filter((line) => /^"(To buy or fetch|Cables|Pulls by route|Menus)"/.test(line))).toHaveLength(4);
     expect(lines.at(-1)).toBe("");
+  });
+
+  test("as a page to print hold every list that has something in it, and nothing that a name could break", () => {
+    const [plan] = found.plans;
+    if (!plan) throw new Error("no plan");
+    const named = { ...job, name: 'Loft <script>"&' };
+    const page = planSheet(named, plan, "An idea & more.");
+    expect(page).toContain("<h1>Loft &lt;script&gt;&quot;&amp;</h1><p>An idea &amp; more.</p>");
+    expect(page).not.toContain("<script>");
+    const lists = planLists(job, plan);
+    for (const { heading, columns, rows } of lists) {
+      expect(page.includes(`<h2>${heading}</h2>`)).toBe(rows.length > 0);
+      for (const row of rows) expect(row).toHaveLength(columns.length);
+    }
+    expect(lists.map(({ heading }) => heading)).toEqual(["To buy or fetch", "Cables", "Pulls by route", "Menus", "Delays to set"]);
+  });
+
+  test("with trades and suppositions tell each in words, and what is asked with its answer", () => {
+    const weights = PRESETS["best-sound"];
+    const [best] = found.plans;
+    if (!best) throw new Error("no plan");
+    const trades = tradesOf(space, 3);
+    const asked = whyNot(space, weights, found, { bond: "use-school", school: "sound-hub" });
+    const full = plansReport(space, found, { trades, whatIfs: whatIfs(space, weights, best), asked });
+    expect(full.trades?.map(({ words }) => words).every((words) => words.length > 3)).toBe(true);
+    expect(full.whatIf?.every(({ gain, words }) => gain >= 0.5 && words.includes("points more"))).toBe(true);
+    expect(full.whyNot).toMatchObject({
+      proven: true,
+      words: expect.stringMatching(/points behind the best|As good as the best/) as string,
+    });
+    expect(JSON.parse(JSON.stringify(full))).toEqual(full);
   });
 });

@@ -3,7 +3,7 @@ import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import type { Job } from "@/core/job";
-import { cordOf, type CordStop } from "./cord-model";
+import { cordOf, cordOfStream, type CordStop } from "./cord-model";
 import { passedDevices, scoreColumns, stopsOf } from "./score-columns";
 
 const loft = demoJob("sail-loft");
@@ -123,4 +123,22 @@ describe("the strings through boxes and modes", () => {
 
   test("a box that nothing passes has no bar line of its own", () =>
     expect(headings(system("12-standard-mode"))).toEqual(["leaves", "Bar"]));
+});
+
+describe("what one cable carries, as a short cord", () => {
+  const film = arrivalsOf(loft).find(({ player, content }) => player === "disc-player" && content.kind === "film");
+  const stream = film?.hops.find(({ cable, in: carried }) => cable && carried)?.in ?? null;
+
+  test("has a string for each channel from end to end, and the overtone line where there are objects", () => {
+    expect(stream?.channels).toBe("7.1");
+    const cord = cordOfStream(stream);
+    expect(cord.strings).toHaveLength(8);
+    expect(cord.pieces).toHaveLength(8 + (stream?.objects === "none" ? 0 : 1));
+    for (const piece of cord.pieces)
+      expect(piece).toMatchObject({ from: 0, to: 1, ring: false, texture: stream?.lossless ? "lossless" : "lossy" });
+  });
+
+  test("has none where no sound goes", () => {
+    expect(cordOfStream(null)).toMatchObject({ strings: [], pieces: [], hasObjects: false });
+  });
 });

@@ -32,7 +32,8 @@ export function startsOf(space: WiringSpace, backbone: Backbone, school: School,
     adapter: [],
     wireless: [],
   }[school];
-  if (tables.length === 0) return used;
+  // Where nobody can be plugged in at all the room itself is what is left.
+  if (tables.every((plugs) => plugs.every(({ kind }) => kind === null))) return school === "sound-hub" || school === "mixed" ? [] : used;
   return wished.reduce<readonly Tables[]>((all, there) => all.flatMap((one) => eachForced(one, there)), used);
 }
 
