@@ -44,9 +44,9 @@ export function planIdea(plan: WiringPlan, system: string): string {
     else hubs.set(hub, [...(hubs.get(hub) ?? []), deviceName(job, player)]);
   }
   const into = [...hubs].map(([hub, players]) => `${listed(players)} into ${deviceName(job, hub)}`);
-  const first = into.length ? `${upperFirst(listed(into))}.` : "No player is plugged in.";
+  const first = into.length ? `${upperFirst(listed(into))}.` : places.size ? "No player is plugged in." : "";
   const left = without.length ? ` ${listed(without)} ${without.length === 1 ? "stays" : "stay"} unplugged.` : "";
-  return `${first}${left} ${joinSentence(plan, system)}`;
+  return `${first}${left} ${joinSentence(plan, system)}`.trim();
 }
 
 /** How the sound system hangs on the rest. */

@@ -21,6 +21,8 @@ export interface Plugs {
   readonly tables: readonly (readonly Plug[])[];
   /** What the hubs play themselves brings at most so much. */
   readonly ownMost: number;
+  /** Sound comes to the sound system from somewhere, a socket for a player or a source of the hubs themselves. */
+  readonly sounds: boolean;
 }
 
 export function plugsOf({ space, most }: Measure, backbone: Backbone): Plugs {
@@ -49,5 +51,9 @@ export function plugsOf({ space, most }: Measure, backbone: Backbone): Plugs {
       }),
     ];
   });
-  return { tables, ownMost: most.ofOwn(backbone.hubs, reach) };
+  const sources = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources: own }) =>
+    own.map((source) => ({ device: id, port: source.id })),
+  );
+  const sounds = kinds.some((kind) => kind.reach.sounds) || sources.some((source) => reach(source).sounds);
+  return { tables, ownMost: most.ofOwn(backbone.hubs, reach), sounds };
 }

@@ -48,6 +48,8 @@ interface Waiting {
   readonly before: number;
   /** At most so much its players bring. */
   readonly players: number;
+  /** Sound can come to the sound system on it. */
+  readonly sounds: boolean;
   /** No plan on it can have more points. */
   readonly bound: number;
 }
@@ -64,6 +66,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const run: Run = {
     measure,
     options,
+    heardOnly: true,
     best: new Map(),
     looked: { backbones: 0, rooms: 0 },
     isLate: () => clock !== undefined && clock() - begun > mostMs,
@@ -83,18 +86,22 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     measure,
     sets.filter((set) => set.length === 0),
   );
-  const first = explore(run, bare, ofAll);
+  const first = explore(run, bare.filter(hasSound), ofAll);
   const boxed = waitingOn(
     sharpened(measure),
     sets.filter((set) => set.length > 0),
   );
-  const gap = gapOf(Math.max(first, explore(run, boxed, ofAll)), ofAll());
+  const second = explore(run, boxed.filter(hasSound), ofAll);
+  // A way by which nothing at all sounds is none, where another one is heard.
+  const isSilent = run.best.size === 0;
+  const pending = [...bare, ...boxed].filter((waiting) => isSilent || waiting.sounds);
+  const all = isSilent ? { ...run, heardOnly: false } : run;
+  const silent = isSilent ? explore(all, pending, ofAll) : -Infinity;
+  const gap = gapOf(Math.max(first, second, silent), ofAll());
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
-  const missed = onlyBest ? Infinity : explore(run, [...bare, ...boxed], (school) => run.best.get(school)?.points ?? -Infinity);
-  const all = [...run.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
-  // A way by which nothing at all sounds is none, where another one is heard.
-  const plans = all.filter(({ figures }) => figures.sound > 0 || all.every((other) => other.figures.sound === 0));
+  const missed = onlyBest ? Infinity : explore(all, pending, (school) => run.best.get(school)?.points ?? -Infinity);
+  const plans = [...run.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
   return {
     plans,
     impossible: missed === -Infinity ? wanted.filter((school) => !plans.some((plan) => plan.school === school)) : [],
@@ -110,6 +117,8 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
 interface Run {
   readonly measure: Measure;
   readonly options: PlanOptions;
+  /** Rooms in which nothing comes from the sound system are no plans. */
+  readonly heardOnly: boolean;
   readonly best: Map<School, WiringPlan>;
   readonly looked: { backbones: number; rooms: number };
   readonly isLate: () => boolean;
@@ -175,9 +184,10 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
 }
 
 /** Plays a node through the full engine, and gives what is left beside it. */
-function played({ measure, options, best, looked }: Run, node: Node, standing: (school: School) => number): readonly Node[] {
+function played({ measure, options, heardOnly, best, looked }: Run, node: Node, standing: (school: School) => number): readonly Node[] {
   const { school } = node;
-  const plan = planOf(measure, node.ground, school, node.found.chosen);
+  const room = planOf(measure, node.ground, school, node.found.chosen);
+  const plan = room && (room.figures.sound > 0 || !heardOnly) ? room : null;
   looked.rooms += 1;
   if (plan) options.onPlayed?.(plan);
   if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
@@ -191,11 +201,13 @@ function played({ measure, options, best, looked }: Run, node: Node, standing: (
 /** A backbone with its plugs and the bound that their reach gives. */
 function waitingOf(measure: Measure, backbone: Backbone, schools: readonly School[]): Waiting {
   const { space, weights } = measure;
-  const { tables, ownMost } = plugsOf(measure, backbone);
+  const { tables, ownMost, sounds } = plugsOf(measure, backbone);
   const players = assign(tables, ({ most }) => most)?.worth ?? -Infinity;
   const before = easeWithoutPlayers(measure) - effortPoints(backboneEffort(space, backbone), weights);
-  return { backbone, tables, schools, players, before, bound: before + ownMost + players };
+  return { backbone, tables, schools, players, before, sounds, bound: before + ownMost + players };
 }
+
+const hasSound = ({ sounds }: Waiting): boolean => sounds;
 
 /** Where no player is planned nobody wakes, and the acts are not bounded by any. */
 const easeWithoutPlayers = ({ space, weights }: Measure): number => (space.players.length === 0 ? weights.ease : 0);

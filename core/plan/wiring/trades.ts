@@ -67,11 +67,9 @@ export function tradesOf(space: WiringSpace, most: number, { clock, mostMs = Inf
         if (!played.has(key)) played.set(key, { plan, trade });
       },
     });
-  // A room left silent, or a player left unplugged, is nothing to argue about where it need not be.
-  const heard = [...played.values()].filter(({ plan }) => plan.figures.sound > 0);
-  const able = heard.length ? heard : [...played.values()];
-  const fewest = Math.min(...able.map(({ plan }) => plan.figures.unplugged));
-  const all = able.filter(({ plan }) => plan.figures.unplugged === fewest);
+  // A player left unplugged is nothing to argue about where it need not be.
+  const fewest = Math.min(...[...played.values()].map(({ plan }) => plan.figures.unplugged));
+  const all = [...played.values()].filter(({ plan }) => plan.figures.unplugged === fewest);
   return thinned(
     all.filter(({ trade }) => !all.some((other) => beats(other.trade, trade))),
     most,

@@ -66,7 +66,9 @@ function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): re
 
 function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass, supply: Supply = "buy"): readonly Wire[] {
   const joined = joinSockets(job, from, to, kind);
-  return joined.kind === "plug" ? [{ cable: { ...joined.cable, id: idOf(from, to), supply }, lying: null }] : [];
+  if (joined.kind !== "plug") return [];
+  const lengthM = kind === "hdmi-extender" ? cableClassFact(kind).certainM : joined.cable.lengthM;
+  return [{ cable: { ...joined.cable, id: idOf(from, to), supply, lengthM }, lying: null }];
 }
 
 /** Copper is not certain over it at every rate: the picture could do with fibres, which carry no return. */
