@@ -1,4 +1,4 @@
-import { fromShelfOrThrow, type Device } from "@/core/device";
+import { fromShelfOrThrow, withMoreSockets, type Device } from "@/core/device";
 import { applyCommand, emptyJob, joinSockets, whyNotPlug, type Job } from "@/core/job";
 
 const KINDS = ["streamer-4k", "console-mat", "disc-player-4k", "set-top-box"];
@@ -37,18 +37,13 @@ export function bigJob(players: number): Job {
   }
 }
 
-/** The device with `more` further sockets that are in every way like the one named. */
-function widened(device: Device, like: string, more: number): Device {
-  const extra = Array.from({ length: more }, (_, index) => `${like}-x${index}`);
-  const grow = (ids: string[]) => (ids.includes(like) ? [...ids, ...extra] : ids);
-  const model = device.ports.find((port) => port.id === like);
-  return {
-    ...device,
-    ports: [...device.ports, ...(model ? extra.map((id) => ({ ...model, id })) : [])].slice(0, 32),
-    routes: device.routes.map((route) => ({ ...route, from: grow(route.from) })),
-    presents: device.presents.map((rule) => ({ ...rule, ports: grow(rule.ports) })),
-  };
-}
+/** The device with `more` further sockets like the one named. */
+const widened = (device: Device, like: string, more: number): Device =>
+  withMoreSockets(
+    device,
+    like,
+    Array.from({ length: more }, (_, index) => `${like}-x${index}`),
+  );
 
 function applyOrThrow(job: Job, command: Parameters<typeof applyCommand>[1]): Job {
   const result = applyCommand(job, command);

@@ -27,3 +27,4 @@ export { differencesFromArchetype, type Difference } from "./differences";
 export { effectiveSetting, type SettingState } from "./effective-setting";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";
+export { withMoreSockets } from "./more-sockets";

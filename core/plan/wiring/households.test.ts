@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { device, withQuirks } from "@/demo/room-under-test";
-import type { Device } from "@/core/device";
+import { withMoreSockets, type Device } from "@/core/device";
 import { applyCommand, emptyJob, type Brief, type Job } from "@/core/job";
 import { figureLines, impossibleSchool } from "@/core/text";
 import { boxOfShelf } from "./at-hand";
@@ -28,24 +28,11 @@ const best = ({ plans, proven }: PlanSearch) => {
   return { ...plan, proven, archetypes: plan.boxes.map(({ device: { archetype } }) => archetype) };
 };
 
-/** A screen with as many more sockets like one of its own. */
-function widened(screen: Device, like: string, more: number): Device {
-  const extra = Array.from({ length: more }, (_, index) => `${like}x${index}`);
-  const grow = (ids: readonly string[]) => (ids.includes(like) ? [...ids, ...extra] : [...ids]);
-  const model = screen.ports.find(({ id }) => id === like);
-  return {
-    ...screen,
-    ports: [...screen.ports, ...(model ? extra.map((id) => ({ ...model, id })) : [])],
-    routes: screen.routes.map((route) => ({ ...route, from: grow(route.from) })),
-    presents: screen.presents.map((rule) => ({ ...rule, ports: grow(rule.ports) })),
-  };
-}
-
 describe("sockets enough at the receiver and at a screen with ARC", () => {
   // Three players; the receiver has six inputs, the screen five beside its ARC socket.
   const job = household(
     {},
-    widened(device("tv-arc", "tv"), "hdmi2", 3),
+    withMoreSockets(device("tv-arc", "tv"), "hdmi2", ["hdmi4", "hdmi5", "hdmi6"]),
     device("receiver-72", "receiver"),
     device("disc-player-4k", "disc"),
     device("console-lpcm", "console"),

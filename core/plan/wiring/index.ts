@@ -22,6 +22,6 @@ export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 export { wiringSpace, type AtHand, type Bond, type BoxAtHand, type CableAtHand, type WiringSpace } from "./space";
 export { PRESETS, PRESET_NAMES, type Preset, type Weights } from "./weights";
-export { beats, tradeOf, tradesOf, type Trade, type TradedPlan } from "./trades";
-export { supposed, suppositionsOf, whatIfs, type Supposition, type WhatIf } from "./what-if";
+export { tradesOf, type Trade, type TradedPlan } from "./trades";
+export { whatIfs, type Supposition, type WhatIf } from "./what-if";
 export { whyNot, type WhyNot } from "./why-not";

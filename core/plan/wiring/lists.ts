@@ -82,7 +82,7 @@ export function settingsSheetOf(job: Job, { job: planned, settings }: WiringPlan
 export interface DelayLine {
   readonly at: CableEnd;
   readonly ms: number;
-  /** Rows by that socket whose sound would then be late by more than can be told: each socket takes one delay for all. */
+  /** How far the rows by that socket lie apart: it takes one delay for all of them, which is the middle. */
   readonly spreadMs: number;
 }
 

@@ -33,13 +33,10 @@ const trades: fc.Arbitrary<Trade> = fc.record({
 });
 
 describe("a trade", () => {
-  test("beats another only if it is better in something, and never one that beats it", () => {
+  test("beats another where it is better in everything, never itself, and never one of which clearly more arrives", () => {
     fc.assert(
       fc.property(trades, trades, (a, b) => {
         expect(beats(a, a)).toBe(false);
-        const both = beats(a, b) && beats(b, a);
-        // Only where each is a little worse in one figure and much better in none of the others could both hold; that is no argument.
-        if (both) expect(Math.abs(a.arrivals - b.arrivals)).toBeLessThan(1);
         if (a.arrivals > b.arrivals + 0.01 && a.ease > b.ease + 0.02 && a.cost < b.cost && a.work < b.work) expect(beats(a, b)).toBe(true);
         if (a.arrivals < b.arrivals - 0.01) expect(beats(a, b)).toBe(false);
       }),

@@ -1,4 +1,4 @@
-import type { Device, SoundRoute } from "@/core/device";
+import { withMoreSockets, type Device, type SoundRoute } from "@/core/device";
 import type { WiringPlan } from "./make-plan";
 import { searchPlans, type PlanOptions } from "./search";
 import { inputKinds, NO_SOCKETS } from "./sockets";
@@ -86,8 +86,10 @@ export function supposed(space: WiringSpace, supposition: Supposition): WiringSp
 function otherwise(device: Device, suppose: Exclude<Supposition["suppose"], "run-allowed">): Device {
   const inputs = device.ports.filter((port) => port.connector === "hdmi" && port.direction === "in");
   switch (suppose) {
-    case "one-more-input":
-      return withTwin(device, inputKinds(device, NO_SOCKETS).at(-1)?.ports.at(-1) ?? "");
+    case "one-more-input": {
+      const like = inputKinds(device, NO_SOCKETS).at(-1)?.ports.at(-1) ?? "";
+      return withMoreSockets(device, like, [`${like}-twin`]);
+    }
     case "earc":
       return returningOn(device, inputs.find((port) => port.connector === "hdmi" && port.returns === "arc")?.id, "earc");
     case "return-socket": {
@@ -137,19 +139,4 @@ function returningOn(device: Device, socket: string | undefined, kind: "arc" | "
       ? device.settings
       : [...device.settings, { key: kind, options: ["on", "off"], found: "on", planned: null, left: null }],
   };
-}
-
-/** The device with one more socket that is in every way like one of its own. */
-function withTwin(device: Device, like: string): Device {
-  const model = device.ports.find(({ id }) => id === like);
-  const twin = `${like}-twin`;
-  const grow = (ids: readonly string[]) => (ids.includes(like) ? [...ids, twin] : [...ids]);
-  return model
-    ? {
-        ...device,
-        ports: [...device.ports, { ...model, id: twin }],
-        routes: device.routes.map((route) => ({ ...route, from: grow(route.from) })),
-        presents: device.presents.map((rule) => ({ ...rule, ports: grow(rule.ports) })),
-      }
-    : device;
 }
