@@ -83,7 +83,7 @@ test("what was seen on site is ticked and judged at once; the card tells the hou
   const seconds = page.getByRole("spinbutton", { name: "Seconds until Bar is on" });
   await seconds.fill("12");
   await seconds.press("Enter");
-  await expect(seconds).toHaveValue("12");
+  await expect(seconds).toHaveValue("12.0");
   await expectSaved(page);
   await page.getByRole("button", { name: "Remote card" }).click();
   const remote = page.locator("section").filter({ hasText: "Remote of Television" });

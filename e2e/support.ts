@@ -26,6 +26,8 @@ export const expectSaved = (page: Page) => expect(page.getByRole("status").filte
 /** Chooses an option of one of the application's select fields by mouse. */
 export async function choose(page: Page, field: string, option: string | RegExp): Promise<void> {
   const wanted = page.locator(".ant-select-dropdown:visible .ant-select-item-option").filter({ hasText: option }).first();
+  // A list that was chosen from before may still be sliding shut, and holds the same words.
+  await expect(page.locator(".ant-select-dropdown:visible")).toHaveCount(0);
   // A press while something still slides in may not open the list; it is then pressed again.
   await expect(async () => {
     if (!(await wanted.isVisible())) await page.getByRole("combobox", { name: field }).click({ force: true });
