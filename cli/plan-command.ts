@@ -1,6 +1,7 @@
 import { findArchetype } from "@/core/device";
 import {
   atHand,
+  MOST_TRADES,
   boxOfShelf,
   PRESET_NAMES,
   PRESETS,
@@ -83,9 +84,6 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   if (answer && !options.json) process.stdout.write(`Why not ${options.whyNot}? ${whyNotSentence(answer, space.system.id)}\n`);
   return found.plans.length ? 0 : 1;
 }
-
-/** So many trades a person compares. */
-const MOST_TRADES = 6;
 
 function printMore(
   system: string,

@@ -31,8 +31,8 @@ export interface PlanQuestion {
 
 /** After this the best that was found is shown, with the gap that remains. */
 const MOST_MS = 5000;
-/** So many trades a person compares. */
-const MOST_TRADES = 4;
+/** So many trades stand side by side. */
+const SIDE_BY_SIDE = 4;
 
 const limits = () => ({ clock: () => performance.now(), mostMs: MOST_MS });
 const spaceOf = ({ job, bonds, musts, items, free }: PlanQuestion) => wiringSpace(job, atHand(job, items, free), { bonds, musts });
@@ -47,7 +47,7 @@ const api = {
   /** The plans that none other beats in arrivals, ease, cost and work together. */
   trades(question: PlanQuestion): readonly TradedPlan[] {
     const space = spaceOf(question);
-    return space ? tradesOf(space, MOST_TRADES, limits()) : [];
+    return space ? tradesOf(space, SIDE_BY_SIDE, limits()) : [];
   },
 
   /** How the best plan would change with one thing about the room. */

@@ -2,7 +2,7 @@
 
 import type { Remote } from "comlink";
 import { useMemo, useState } from "react";
-import { readAsked, SCHOOLS, type Bond, type WiringPlan } from "@/core/plan";
+import { pinnable, readAsked, SCHOOLS, type Bond, type WiringPlan } from "@/core/plan";
 import { SHELF } from "@/core/device";
 import { SCHOOL_WORDS, whatIfSentence, whyNotSentence } from "@/core/text";
 import { useJob } from "@/ui/job";
@@ -31,9 +31,7 @@ export function WhyOtherwise({ question, best, system }: { question: PlanQuestio
   const answer = usePlanner(question, asked, askWhyNot);
   const ifs = usePlanner(question, best, askWhatIf);
   const players = job.devices.filter(({ id }) => best.places.has(id));
-  const hubs = job.devices.filter(
-    ({ role, ports }) => role !== "player" && ports.some(({ connector, direction }) => connector === "hdmi" && direction === "in"),
-  );
+  const hubs = pinnable(job);
   return (
     <section className={styles.wishes} aria-label={plansWords.whyOtherwise}>
       <Choice

@@ -1,7 +1,7 @@
 "use client";
 
 import { X } from "lucide-react";
-import { SCHOOLS, type Bond, type Must, type WiringPlan } from "@/core/plan";
+import { pinnable, SCHOOLS, type Bond, type Must, type WiringPlan } from "@/core/plan";
 import { deviceName, mustWords, SCHOOL_WORDS, upperFirst } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { Choice } from "@/ui/kit";
@@ -29,9 +29,7 @@ export function WishList({ plan, wishes, onWishes }: WishesProps) {
   const job = useJob((state) => state.job);
   const { bonds, musts } = wishes;
   const players = job.devices.filter(({ role }) => role === "player");
-  const hubs = job.devices.filter(
-    ({ role, ports }) => role !== "player" && ports.some(({ connector, direction }) => connector === "hdmi" && direction === "in"),
-  );
+  const hubs = pinnable(job);
   const keep = (change: Partial<Wishes>) => onWishes({ ...wishes, ...change });
   const pinOf = (player: string) => bonds.find((bond) => bond.bond === "pin" && bond.player === player);
   const pin = (player: string, hub: string) =>

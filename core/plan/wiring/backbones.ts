@@ -22,9 +22,10 @@ export function* backbonesOf(space: WiringSpace, sets = boxSets(space)): Generat
   for (const boxes of sets) {
     const hubs = [...space.screens, ...(isScreen(space, space.system) ? [] : [space.system]), ...boxes.map(({ device }) => device)];
     const outputs = hubs.flatMap((device) => hdmiOutputs(device).map((port): CableEnd => ({ device: device.id, port: port.id })));
-    for (const joins of joined({ space, hubs, room: jobWith(space, hubs, []) }, outputs, [])) {
+    const room = jobWith(space, hubs, []);
+    for (const joins of joined({ space, hubs, room }, outputs, [])) {
       if (!reachesScreens(space, boxes, joins)) continue;
-      for (const wires of withLeads(space, hubs, joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
+      for (const wires of withLeads(space, room, hubs, joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
     }
   }
 }

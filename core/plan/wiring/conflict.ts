@@ -6,7 +6,6 @@ import type { Must } from "./musts";
 import { groundsOf, newMeasure } from "./grounds";
 import { plugsOf } from "./plugs";
 import { schoolsOn } from "./schools";
-
 import { wiringSpace, type AtHand, type Bond } from "./space";
 import { startsOf } from "./starts";
 import { PRESETS } from "./weights";

@@ -78,7 +78,7 @@ function priceOf({ vanCables }: WiringSpace, kind: CableClass, lengthM: number):
 
 export const menuEffort = (devices: readonly Device[], choices: readonly SettingChoice[]): Effort => ({
   ...NO_EFFORT,
-  minutes: devices.reduce((sum, device) => sum + menusOf(device, choices), 0) * MINUTES.setting,
+  minutes: menusOf(devices, choices) * MINUTES.setting,
 });
 
 /** Every lying cable would have to be taken out, but for those that a plan keeps. */

@@ -1,6 +1,7 @@
 import { coveringStick, freeId, type Cable, type Job } from "@/core/job";
 import { pinnedPort } from "./bonds";
 import type { PlayerOption } from "./settle";
+import { socketKey } from "./sockets";
 import type { WiringSpace } from "./space";
 import type { Wire } from "./wires";
 
@@ -25,11 +26,11 @@ export function giveOut(
   const isStick = claims.some(({ wire }) => wire.cable.class === "direct-plug");
   const given = new Map<number, Wire>();
   for (const { index, kind, wire, wish } of claims.toSorted((a, b) => Number(b.wish !== null) - Number(a.wish !== null))) {
-    const free = kind.ports.filter((port) => !taken.has(`${kind.device} ${port}`));
+    const free = kind.ports.filter((port) => !taken.has(socketKey({ device: kind.device, port })));
     const room = isStick ? roomWith([...given.values()]) : null;
     const uncovered = room ? free.filter((port) => coveringStick(room, { device: kind.device, port }) === null) : free;
     const port = wish && free.includes(wish) ? wish : (uncovered[0] ?? free[0] ?? wire.cable.to.port);
-    taken.add(`${kind.device} ${port}`);
+    taken.add(socketKey({ device: kind.device, port }));
     given.set(index, { ...wire, cable: { ...wire.cable, to: { ...wire.cable.to, port } } });
   }
   const wires = [...backbone, ...chosen.flatMap((_, index) => given.get(index) ?? [])];

@@ -56,8 +56,9 @@ export interface Ground {
 /** Every combination of the settings of a backbone's hubs, each solved without players. */
 export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Generator<Ground> {
   const share = contentShare(space.job);
+  const reach = reachOf(space, backbone);
   let before: Solved | undefined;
-  for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, device)))) {
+  for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device)))) {
     const hubs = backbone.hubs.map((device) => withSettings(device, settings));
     const job = jobWith(space, hubs, backbone.wires);
     const solved = before ? solveAgain(before, job) : solve(job, "planned");
@@ -74,10 +75,14 @@ export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Gen
 }
 
 /** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
-function hubChoices(space: WiringSpace, backbone: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
+function hubChoices(
+  space: WiringSpace,
+  backbone: Backbone,
+  reach: ReturnType<typeof reachOf>,
+  hub: Device,
+): readonly (readonly SettingChoice[])[] {
   const choices = choicesOn(space, backbone, hub);
   if (choices.every((values) => values.length === 1) || space.job.brief.newsFrom === "screen") return choices;
-  const reach = reachOf(space, backbone);
   const entries = [...hub.ports, ...hub.sources].map(({ id }) => ({ device: hub.id, port: id }));
   return entries.some((entry) => reach(entry).sounds)
     ? choices

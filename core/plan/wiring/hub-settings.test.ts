@@ -50,7 +50,7 @@ describe("what a planner sets", () => {
     expect(withSettings(after, [{ device: "tv", key: "earc", value: "on" }]).settings.find(({ key }) => key === "earc")?.planned).toBe(
       tv.settings.find(({ key }) => key === "earc")?.found === "on" ? null : "on",
     );
-    expect(menusOf(tv, choices)).toBe(tv.settings.find(({ key }) => key === "earc")?.found === "off" ? 0 : 1);
+    expect(menusOf([tv], choices)).toBe(tv.settings.find(({ key }) => key === "earc")?.found === "off" ? 0 : 1);
     expect(after.ports).toBe(tv.ports);
   });
 });

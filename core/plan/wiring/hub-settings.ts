@@ -67,7 +67,13 @@ export function withSettings(device: Device, choices: readonly SettingChoice[]):
   };
 }
 
-/** How many of these differ from what was found: so many menus are to be visited. */
-export const menusOf = (device: Device, choices: readonly SettingChoice[]): number =>
-  choices.filter((choice) => choice.device === device.id && device.settings.find(({ key }) => key === choice.key)?.found !== choice.value)
-    .length;
+/** How many of these differ from what was found at the devices: so many menus are to be visited. */
+export const menusOf = (devices: readonly Device[], choices: readonly SettingChoice[]): number =>
+  devices.reduce(
+    (sum, device) =>
+      sum +
+      choices.filter(
+        (choice) => choice.device === device.id && device.settings.find(({ key }) => key === choice.key)?.found !== choice.value,
+      ).length,
+    0,
+  );

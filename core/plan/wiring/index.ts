@@ -14,7 +14,7 @@ export {
   type ShoppingLine,
 } from "./lists";
 export { planCommand } from "./plan-command";
-export { readAsked, readForbidden, readPin, readWishes, type WrittenWishes } from "./read-bond";
+export { pinnable, readAsked, readForbidden, readPin, readWishes, type WrittenWishes } from "./read-bond";
 export { presetOf, readWeights, TUNABLE, TUNABLE_NAMES, writeWeights } from "./read-weights";
 export { SCHOOLS, type School } from "./schools";
 export { isCutOff } from "./leads";
@@ -22,6 +22,6 @@ export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 export { wiringSpace, type AtHand, type Bond, type BoxAtHand, type CableAtHand, type WiringSpace } from "./space";
 export { PRESETS, PRESET_NAMES, type Preset, type Weights } from "./weights";
-export { tradesOf, type Trade, type TradedPlan } from "./trades";
+export { MOST_TRADES, tradesOf, type Trade, type TradedPlan } from "./trades";
 export { whatIfs, type Supposition, type WhatIf } from "./what-if";
 export { whyNot, type WhyNot } from "./why-not";

@@ -1,7 +1,6 @@
 import { classesJoining } from "@/core/facts";
 import type { Device } from "@/core/device";
 import { runBetween, type Job } from "@/core/job";
-import { jobWith } from "./room-of";
 import { socketKey, takenBy } from "./sockets";
 import type { WiringSpace } from "./space";
 import { wiresBetween, type Wire } from "./wires";
@@ -18,16 +17,21 @@ export const isCutOff = (job: Job, system: string): boolean =>
 /** Whether the brief forbids a cable between the rooms of two devices. */
 export const isForbidden = (job: Job, a: string, b: string): boolean => a !== b && runBetween(job, a, b)?.allowed === false;
 
-/** The wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */
-export function withLeads(space: WiringSpace, hubs: readonly Device[], wires: readonly Wire[]): readonly (readonly Wire[])[] {
+/**
+ * The wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box.
+ * @param room the hubs with nothing plugged
+ */
+export function withLeads(space: WiringSpace, room: Job, hubs: readonly Device[], wires: readonly Wire[]): readonly (readonly Wire[])[] {
   const into = [
-    ...leadsInto(space, wires, hubs, space.system, SOUND_LEADS),
-    ...(isCutOff(space.job, space.system.id) ? leadsInto(space, wires, hubs, space.system, THROUGH_AIR) : []),
+    ...leadsInto(space, room, wires, hubs, space.system, SOUND_LEADS),
+    ...(isCutOff(space.job, space.system.id) ? leadsInto(space, room, wires, hubs, space.system, THROUGH_AIR) : []),
   ];
   const screens = hubs.filter(({ role }) => role === "screen");
   const through = into.flatMap((wire) => {
     const box = hubs.find(({ id }) => id === wire.cable.from.device);
-    return box?.role === "box" ? leadsInto(space, [...wires, wire], screens, box, SOUND_LEADS).map((first) => [...wires, first, wire]) : [];
+    return box?.role === "box"
+      ? leadsInto(space, room, [...wires, wire], screens, box, SOUND_LEADS).map((first) => [...wires, first, wire])
+      : [];
   });
   return [wires, ...into.map((wire) => [...wires, wire]), ...through];
 }
@@ -35,6 +39,7 @@ export function withLeads(space: WiringSpace, hubs: readonly Device[], wires: re
 /** Every lead for sound alone from one of the hubs into a device, one for each pair of plugs that differs. */
 function leadsInto(
   space: WiringSpace,
+  room: Job,
   wires: readonly Wire[],
   hubs: readonly Device[],
   target: Device,
@@ -59,7 +64,7 @@ function leadsInto(
         if (seen.has(key) || taken.has(socketKey(from)) || taken.has(socketKey(to))) return [];
         if (classesJoining(port.connector, input.connector).length === 0) return [];
         seen.add(key);
-        return wiresBetween(space, jobWith(space, [...hubs, target], []), from, to);
+        return wiresBetween(space, room, from, to);
       }),
     );
   });

@@ -43,14 +43,15 @@ export function planOf({ space, weights }: Measure, ground: Ground, school: Scho
   if (!given) return null;
   const wires = suppliedBy(space, withOwnIds(space, given));
   const job = jobWith(space, ground.hubs, wires, others);
-  const menus = menuEffort([...backbone.hubs, ...space.players], settings);
-  const effort = [backboneEffort(space, backbone), menus, ...chosen.map(({ wire }) => (wire ? wireEffort(space, wire) : NO_EFFORT))].reduce(
-    addEffort,
-  );
-  const count = [...backbone.hubs, ...space.players].reduce((sum, device) => sum + menusOf(device, settings), 0);
+  const set = [...backbone.hubs, ...space.players];
+  const effort = [
+    backboneEffort(space, backbone),
+    menuEffort(set, settings),
+    ...chosen.map(({ wire }) => (wire ? wireEffort(space, wire) : NO_EFFORT)),
+  ].reduce(addEffort);
   const solved = solve(job, "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
-  const figures = figuresOf(space, solved, effort, { menus: count, toBuy: toBuy(backbone.boxes, wires) });
+  const figures = figuresOf(space, solved, effort, { menus: menusOf(set, settings), toBuy: toBuy(backbone.boxes, wires) });
   const points =
     figures.sound * weights.sound +
     figures.picture * weights.picture +

@@ -1,9 +1,15 @@
-import { findArchetype } from "@/core/device";
+import { findArchetype, type Device } from "@/core/device";
 import { findDevice, findPort, type Job } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { readMust, type Must } from "./musts";
 import { SCHOOLS } from "./schools";
 import type { Bond } from "./space";
+
+/** The devices that a player can be pinned into: everything with an HDMI input that is no player itself. */
+export const pinnable = (job: Job): readonly Device[] =>
+  job.devices.filter(
+    ({ role, ports }) => role !== "player" && ports.some(({ connector, direction }) => connector === "hdmi" && direction === "in"),
+  );
 
 /** Reads `console:bar` or `console:bar.hdmi-in`: a player that belongs into a device or one socket of it. Null where the job has none such. */
 export function readPin(job: Job, text: string): Bond | null {

@@ -1,4 +1,4 @@
-import { PRESETS, type Preset, type Weights } from "./weights";
+import { PRESET_NAMES, PRESETS, type Preset, type Weights } from "./weights";
 
 /** What can be tuned, each with the most it may count; half of that is already much. */
 export const TUNABLE = { sound: 100, picture: 100, ease: 100, money: 40, hours: 40, pulls: 40 } as const satisfies Record<
@@ -24,4 +24,4 @@ export function readWeights(text: string): Weights | null {
 
 /** The preset whose weights these are; null: they are tuned. */
 export const presetOf = (weights: Weights): Preset | null =>
-  (Object.keys(PRESETS) as Preset[]).find((name) => writeWeights(PRESETS[name]) === writeWeights(weights)) ?? null;
+  PRESET_NAMES.find((name) => writeWeights(PRESETS[name]) === writeWeights(weights)) ?? null;

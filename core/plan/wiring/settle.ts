@@ -43,19 +43,20 @@ export function settle(measure: Measure, ground: Ground, { player: id, kind, wir
   /** The points of rows whose pictures stay as they are, and whose sound were whole. */
   const wholeSound = (rows: readonly Arrival[]) =>
     rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player) * share * weights.sound;
+  const laying = wireEffort(space, wire);
   const tried: PlayerOption[] = [];
   for (const settings of combinations(choicesOf(player, false))) {
     const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [withSettings(player, settings)]);
     const rows = memo.rowsOf(job, id, () => solveAgain(ground.solved, job));
     if (!fulfils(space.musts, id, rows)) continue;
-    const effort = addEffort(wireEffort(space, wire), menuEffort([player], settings));
+    const effort = addEffort(laying, menuEffort([player], settings));
     const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isSeenAlone(space, job, player))) / space.players.length;
     const acts = weights.ease * ACTS_SHARE * actsBound(measure, ground, job, { player: id, kind, wire }, rows);
     const ease = acts + alone;
     const easeElsewhere =
       allArrive(rows) && allArrive(ground.solved.rows) ? ease : weights.ease * ACTS_SHARE * easeShare(space, id) + alone;
     const points = rowPoints(space, rows, share, weights) + ease - effortPoints(effort, weights);
-    const most = wholeSound(rows) + easeElsewhere - effortPoints(wireEffort(space, wire), weights);
+    const most = wholeSound(rows) + easeElsewhere - effortPoints(laying, weights);
     tried.push({ player: id, kind, wire, settings, effort, points, most });
     // What a player sends for sound does not touch its picture: once all of its sound is whole nothing else is worth trying.
     if (player.control.quirks.length === 0 && rows.every((row) => soundKept(space.job, row) === 1)) break;

@@ -25,6 +25,9 @@ export const tradeOf = ({ figures }: WiringPlan): Trade => ({
   work: Math.max(0, figures.minutes),
 });
 
+/** So many trades a person compares in a list. */
+export const MOST_TRADES = 6;
+
 /** Differences that nobody argues about. */
 const ALIKE: Trade = { arrivals: 0.005, ease: 0.01, cost: 1, work: 3 };
 

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   atHand,
+  MOST_TRADES,
   PRESET_NAMES,
   PRESETS,
   readAsked,
@@ -28,9 +29,6 @@ const Wish = z.strictObject({
   trades: z.boolean().default(false),
   whatIf: z.boolean().default(false),
 });
-
-/** So many trades a person compares. */
-const MOST_TRADES = 6;
 
 /** A server plans no longer than this for one question. */
 const MOST_MS = 5000;
