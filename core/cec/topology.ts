@@ -103,7 +103,15 @@ function mainSocket(job: Job, device: Device): string | undefined {
   return (plugged.find(({ direction }) => direction === "out") ?? plugged[0] ?? ports[0])?.id;
 }
 
-function joinWires(job: Job) {
+/** Which of the control wires of a room a socket hangs on, by a number; whether anybody on it listens is another matter. */
+export interface ControlWires {
+  readonly of: (end: CableEnd) => number;
+}
+
+/** Joins the control wires of a room: along HDMI cables, and inside devices that hand it on. */
+export const controlWires = (job: Job): ControlWires => joinWires(job);
+
+function joinWires(job: Job): ControlWires {
   const ends = job.devices.flatMap((device) => hdmiPorts(device).map(({ id }) => keyOf({ device: device.id, port: id })));
   const parent = new Map(ends.map((end) => [end, end]));
   const find = (end: string): string => {

@@ -17,6 +17,9 @@ import { furthestReached, waysTo } from "./way";
 import { volumeOf } from "./volume";
 import { lossesBelowBest } from "./why-not";
 
+/** Whether a row also tells why not more arrives, what to beware of, and what the screen itself would play. */
+export type Told = "all" | "arrivals-only";
+
 /** The rows of one content of one source: one for each screen its picture reaches, one alone where it has no picture or reaches none. */
 export function arrivalsOfContent(
   rig: Rig,
@@ -24,6 +27,7 @@ export function arrivalsOfContent(
   source: Source,
   content: Content,
   system: Device | undefined,
+  told: Told = "all",
 ): readonly Arrival[] {
   const ways = pictureWays(rig, device, source.id);
   const shown: readonly (PictureWay | null)[] = ways.length === 0 ? [null] : content.picture ? ways : ways.slice(0, 1);
@@ -35,6 +39,7 @@ export function arrivalsOfContent(
       system: systemOf(rig.job, content, way?.screen, system),
       picture: way,
       among: shown.length,
+      told,
     }),
   );
 }
@@ -51,6 +56,7 @@ interface Row {
   readonly picture: PictureWay | null;
   /** How many screens this content reaches. */
   readonly among: number;
+  readonly told: Told;
 }
 
 function arrivalOf(rig: Rig, row: Row): Arrival {
@@ -66,7 +72,8 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
       ? milliseconds(followed.delayMs - picture.delayMs)
       : null;
   const arrives = followed?.arrives ?? null;
-  const volume = arrives && followed && system ? volumeOf(rig, followed, system, screen) : null;
+  const isAll = row.told === "all";
+  const volume = isAll && arrives && followed && system ? volumeOf(rig, followed, system, screen) : null;
   return {
     id: `${device.id}/${source.id}/${content.id}${row.among > 1 && screen ? `@${screen.id}` : ""}`,
     player: device.id,
@@ -82,15 +89,17 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     plays: followed?.plays ?? null,
     best,
     hops: followed?.hops ?? [],
-    losses: lossesOf(rig, row, followed, best, verdict),
-    cautions: [...cautionsOf(rig, device, followed, row.picture), ...wishCautions(rig.job, { content, arrives, best, volume })],
+    losses: isAll ? lossesOf(rig, row, followed, best, verdict) : [],
+    cautions: isAll
+      ? [...cautionsOf(rig, device, followed, row.picture), ...wishCautions(rig.job, { content, arrives, best, volume })]
+      : [],
     volume,
     delayMs: followed?.arrives ? followed.delayMs : null,
     lipSyncMs,
     lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),
     picture: picture?.picture ?? null,
     pictureLosses: picture?.losses ?? [],
-    screenSpeakers: screenSpeakers(rig, row, tracks),
+    screenSpeakers: isAll ? screenSpeakers(rig, row, tracks) : null,
   };
 }
 

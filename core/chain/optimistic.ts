@@ -1,6 +1,6 @@
 import { classesJoining, connectorFact, type Coding, type LinkKind } from "@/core/facts";
 import type { Content, Device, Port, SoundRoute } from "@/core/device";
-import type { CableEnd, Job } from "@/core/job";
+import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listing } from "./listing";
@@ -16,7 +16,6 @@ export interface Freedom {
 
 /**
  * A stream no worse than anything that could arrive of a content while its settings, and what else is free, are chosen at will.
- * It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for, unknown facts are the best there are.
  * Null: nothing can arrive.
  */
 export function optimisticBest(
@@ -27,25 +26,43 @@ export function optimisticBest(
   system: Device,
   freedom: Freedom,
 ): Stream | null {
-  let best: Stream | null = null;
+  return optimisticArrivals(job, player, source, content, system, freedom).reduce<Stream | null>(
+    (best, stream) => (compareStreams(stream, best, system) > 0 ? stream : best),
+    null,
+  );
+}
+
+/**
+ * Every stream that could arrive of a content while its settings, and what else is free, are chosen at will.
+ * It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for, unknown facts are the best there are.
+ */
+export function optimisticArrivals(
+  job: Job,
+  player: Device,
+  source: string,
+  content: Content,
+  system: Device,
+  freedom: Freedom,
+): readonly Stream[] {
+  const arriving: Stream[] = [];
   const seen = new Set<string>();
   const visit = (device: Device, from: string, streams: readonly Stream[]) => {
     for (const route of device.routes) {
       if (route.kind !== "sound" || !route.from.includes(from)) continue;
       for (const to of route.to) {
         if (to === "speakers") {
-          if (device.id !== system.id) continue;
-          for (const stream of streams) if (whyNotPlay(stream, system) === null && compareStreams(stream, best, system) > 0) best = stream;
+          if (device.id === system.id) arriving.push(...streams.filter((stream) => whyNotPlay(stream, system) === null));
           continue;
         }
-        for (const out of everyWayToHandOn(device, route, streams)) {
-          for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
+        for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
+          const next = job.devices.find(({ id }) => id === end.device);
+          if (!next) continue;
+          for (const out of everyWayToHandOn(device, route, streams)) {
             const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
-            const next = job.devices.find(({ id }) => id === end.device);
             const arrived = turnedBy(link, sent);
             const key = `${end.device} ${end.port} ${JSON.stringify(arrived)}`;
-            if (!next || seen.has(key)) continue;
+            if (seen.has(key)) continue;
             seen.add(key);
             visit(next, end.port, [arrived]);
           }
@@ -54,7 +71,7 @@ export function optimisticBest(
     }
   };
   visit(player, source, content.tracks.map(streamOf));
-  return best;
+  return arriving;
 }
 
 const listing = (...rows: readonly (readonly [Coding, "2.0" | "5.1" | "7.1"])[]): Listing => ({
@@ -123,6 +140,12 @@ function tryEveryList(
 function linksFrom(job: Job, exit: CableEnd, freedom: Freedom): readonly { link: LinkKind; end: CableEnd }[] {
   const port = portOf(job, exit);
   if (!port) return [];
+  const lies = cableAt(job, exit);
+  if (!freedom.plugs && !freedom.cables) {
+    const end = lies && (isAt(lies.from, exit) ? lies.to : lies.from);
+    const isOwn = end && isAt(port.direction === "out" ? lies.from : lies.to, exit);
+    return isOwn ? links(job, exit, port, end, wiresIn(lies)) : [];
+  }
   const mates = job.devices.flatMap((device) =>
     device.id === exit.device
       ? []
@@ -132,21 +155,14 @@ function linksFrom(job: Job, exit: CableEnd, freedom: Freedom): readonly { link:
             : [],
         ),
   );
-  const cableAt = (end: CableEnd) => job.cables.find(({ from, to }) => isAt(from, end) || isAt(to, end));
   return mates.flatMap((end) => {
     const out = port.direction === "out" ? exit : end;
-    const cable = cableAt(out);
+    const cable = cableAt(job, out);
     const into = port.direction === "out" ? end : exit;
     const isThere = cable !== undefined && isAt(cable.from, out) && (freedom.plugs || isAt(cable.to, into));
     const isNew = cable === undefined && freedom.cables;
     if (!isThere && !isNew) return [];
-    return links(
-      job,
-      exit,
-      port,
-      end,
-      freedom.cables || !cable ? BEST_WIRES : { back: cable.returnWires ?? "earc", control: cable.controlWire },
-    );
+    return links(job, exit, port, end, freedom.cables || !cable ? BEST_WIRES : wiresIn(cable));
   });
 }
 
@@ -156,6 +172,7 @@ interface Wires {
   readonly control: boolean;
 }
 const BEST_WIRES: Wires = { back: "earc", control: true };
+const wiresIn = ({ returnWires, controlWire }: Cable): Wires => ({ back: returnWires ?? "earc", control: controlWire });
 
 /** Forward from an output; from an input back along the return, as good as both sockets and the wires allow with every switch on. */
 function links(job: Job, exit: CableEnd, port: Port, end: CableEnd, wires: Wires): { link: LinkKind; end: CableEnd }[] {

@@ -1,9 +1,9 @@
 import type { Content, Device, SettingState, Source } from "@/core/device";
 import { chosenSoundSystem, type Job } from "@/core/job";
 import type { Arrival } from "./arrival";
-import { arrivalsOfContent } from "./arrivals-of-content";
+import { arrivalsOfContent, type Told } from "./arrivals-of-content";
 import { changedQuestions } from "./changed-questions";
-import { deviceQuestion, makeRig, type Question } from "./rig";
+import { deviceQuestion, makeRig, type Question, type Rig } from "./rig";
 
 /** The rows of one player's one content, and every question their answer rests on. */
 export interface SolvedUnit {
@@ -43,18 +43,32 @@ function meets(asked: ReadonlySet<Question>, changed: ReadonlySet<Question>): bo
   return false;
 }
 
+/** What arrives of one player alone, without why not more: enough to weigh a room by. */
+export function arrivalsOnly(job: Job, state: SettingState, player: string): readonly SolvedUnit[] {
+  const rig = makeRig(job, state);
+  const system = chosenSoundSystem(job);
+  const device = job.devices.find(({ id }) => id === player);
+  return contentsOf(device ? [device] : []).map(({ source, content, device: own }) =>
+    solveUnit(rig, own, source, content, system, "arrivals-only"),
+  );
+}
+
 function solveWith(job: Job, state: SettingState, kept: ReadonlyMap<string, SolvedUnit>): Solved {
   const rig = makeRig(job, state);
   const system = chosenSoundSystem(job);
-  const solveUnit = (device: Device, source: Source, content: Content): SolvedUnit => {
-    const key = `${device.id}/${source.id}/${content.id}`;
-    const known = kept.get(key);
-    if (known) return known;
-    const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, device, source, content, system));
-    return { key, rows: answer, asked: new Set([...asked, deviceQuestion(device.id), ...(system ? [deviceQuestion(system.id)] : [])]) };
-  };
-  const units = job.devices.flatMap((device) =>
-    device.sources.flatMap((source) => source.contents.map((content) => solveUnit(device, source, content))),
+  const units = contentsOf(job.devices).map(
+    ({ device, source, content }) => kept.get(unitKey(device, source, content)) ?? solveUnit(rig, device, source, content, system, "all"),
   );
   return { job, state, units, rows: units.flatMap(({ rows }) => rows) };
+}
+
+const contentsOf = (devices: readonly Device[]) =>
+  devices.flatMap((device) => device.sources.flatMap((source) => source.contents.map((content) => ({ device, source, content }))));
+
+const unitKey = (device: Device, source: Source, content: Content): string => `${device.id}/${source.id}/${content.id}`;
+
+function solveUnit(rig: Rig, device: Device, source: Source, content: Content, system: Device | undefined, told: Told): SolvedUnit {
+  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, device, source, content, system, told));
+  const questions = new Set([...asked, deviceQuestion(device.id), ...(system ? [deviceQuestion(system.id)] : [])]);
+  return { key: unitKey(device, source, content), rows: answer, asked: questions };
 }

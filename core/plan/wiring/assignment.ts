@@ -20,10 +20,12 @@ export function bestAssignment(worth: WorthTable): Assignment | null {
   const places = worth[0]?.length ?? 0;
   if (takers === 0) return { places: [], worth: 0 };
   if (places < takers) return null;
-  const cost = (taker: number, place: number): number => {
-    const value = worth[taker]?.[place] ?? -Infinity;
-    return value === -Infinity ? IMPOSSIBLE : -value;
-  };
+  const costs = new Float64Array(takers * places).fill(IMPOSSIBLE);
+  worth.forEach((row, taker) =>
+    row.forEach((value, place) => {
+      if (value !== -Infinity) costs[taker * places + place] = -value;
+    }),
+  );
   // Potentials of takers and places; column 0 stands for nobody yet, so both count from one.
   const ofTaker = new Float64Array(takers + 1);
   const ofPlace = new Float64Array(places + 1);
@@ -37,11 +39,13 @@ export function bestAssignment(worth: WorthTable): Assignment | null {
     do {
       seen[place] = 1;
       const from = holder[place] ?? 0;
+      const potential = ofTaker[from] ?? 0;
+      const row = (from - 1) * places - 1;
       let step = Infinity;
       let next = 0;
       for (let other = 1; other <= places; other += 1) {
         if (seen[other]) continue;
-        const reduced = cost(from - 1, other - 1) - (ofTaker[from] ?? 0) - (ofPlace[other] ?? 0);
+        const reduced = (costs[row + other] ?? IMPOSSIBLE) - potential - (ofPlace[other] ?? 0);
         if (reduced < (least[other] ?? Infinity)) {
           least[other] = reduced;
           came[other] = place;

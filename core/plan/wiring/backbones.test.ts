@@ -1,11 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { device, room, withQuirks } from "@/demo/room-under-test";
-import { solve } from "@/core/chain";
+import { arrivalsOnly, solve } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import { findPort, whyNotPlug } from "@/core/job";
 import { backbonesOf } from "./backbones";
 import { boxOfShelf } from "./at-hand";
+import { Caps } from "./caps";
 import { planOf, backboneEffort } from "./make-plan";
 import { jobWith } from "./room-of";
 import { bestSettled, Worth } from "./nodes";
@@ -188,11 +189,11 @@ describe("the bound of an assignment", () => {
   test("worked out only where it could win is the same as worked out everywhere", () => {
     fc.assert(
       fc.property(rooms, (one) => {
-        for (const { measure, tables, grounds } of worked(spaceOf(one), 4, 2))
+        for (const { measure, backbone, tables, grounds } of worked(spaceOf(one), 4, 2))
           for (const { ground, options } of grounds) {
-            const found = bestSettled(tables, new Worth(measure, ground, new Map()), -Infinity);
-            const all = new Worth(measure, ground, new Map());
-            options.flat().forEach(({ plug }) => all.settle(plug));
+            const found = bestSettled(tables, new Worth(measure, ground, new Map(), new Caps(measure, backbone)), -Infinity);
+            const all = new Worth(measure, ground, new Map(), new Caps(measure, backbone));
+            for (const _step of [1, 2, 3]) options.flat().forEach(({ plug }) => all.advance(plug));
             expect(found?.worth).toBeCloseTo(bestSettled(tables, all, -Infinity)?.worth ?? NaN, 9);
           }
       }),
@@ -209,9 +210,9 @@ describe("rows remembered from room to room", () => {
         for (const { measure, grounds } of worked(space, 5, 3))
           for (const { ground } of grounds)
             for (const player of space.players) {
-              const job = { ...ground.solved.job, devices: [...ground.solved.job.devices, player] };
+              const job = { ...ground.job, devices: [...ground.job.devices, player] };
               const fresh = solve(job, "planned");
-              const told = measure.memo.rowsOf(job, player.id, () => fresh);
+              const { rows: told } = measure.memo.rowsOf(job, player.id, () => arrivalsOnly(job, "planned", player.id));
               expect(told.map(({ id, verdict }) => [id, verdict])).toEqual(
                 fresh.rows.filter((row) => row.player === player.id).map(({ id, verdict }) => [id, verdict]),
               );

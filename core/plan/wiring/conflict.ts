@@ -1,6 +1,7 @@
 import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, findDevice, replaceDevice, type Job } from "@/core/job";
 import { backbonesOf } from "./backbones";
+import { Caps } from "./caps";
 import { bestSettled, Worth } from "./nodes";
 import type { Must } from "./musts";
 import { groundsOf, newMeasure } from "./grounds";
@@ -62,7 +63,7 @@ function canBeWired({ job, atHand, bonds, musts }: Wished): boolean {
     const { tables } = plugsOf(measure, backbone);
     const starts = schoolsOn(space, backbone).flatMap((school) => startsOf(space, backbone, school, tables));
     for (const ground of groundsOf(measure, backbone)) {
-      const worth = new Worth(measure, ground, new Map());
+      const worth = new Worth(measure, ground, new Map(), new Caps(measure, backbone));
       if (starts.some((start) => bestSettled(start, worth, -Infinity) !== null)) return true;
     }
   }

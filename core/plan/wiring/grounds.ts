@@ -1,7 +1,7 @@
-import { solve, solveAgain, type Solved } from "@/core/chain";
+import { arrivalsOnly, type Arrival } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
-import type { Cable } from "@/core/job";
+import type { Cable, Job } from "@/core/job";
 import type { Backbone } from "./backbones";
 import { effortPoints, menuEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
@@ -21,6 +21,8 @@ export interface Measure {
   readonly weights: Weights;
   readonly most: Most;
   readonly memo: RowMemo;
+  /** How much of its sound each content of a device can keep at best, by all that it meets on its way. */
+  readonly sounds: Map<string, readonly number[]>;
   /** How easy the acts of a player are, by all on which that rests. */
   readonly ease: Map<string, number>;
   /** How far the plugs of each player fell below their bounds, to know whom to work out first. */
@@ -33,6 +35,7 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   weights,
   most: mostOf(space, weights, WHOLE_ON_ALL),
   memo: new RowMemo(),
+  sounds: new Map(),
   ease: new Map(),
   falls: new Map(),
 });
@@ -48,29 +51,26 @@ export interface Ground {
   readonly backbone: Backbone;
   readonly hubs: readonly Device[];
   readonly settings: readonly SettingChoice[];
-  readonly solved: Solved;
+  readonly job: Job;
+  /** The rows of the hubs' own sources and of the players that stay as they lie. */
+  readonly rows: readonly Arrival[];
   /** The points of what does not hang on a player: the screens' own apps and tuners, and the players that stay as they lie. */
   readonly points: number;
 }
 
-/** Every combination of the settings of a backbone's hubs, each solved without players. */
-export function* groundsOf({ space, weights }: Measure, backbone: Backbone): Generator<Ground> {
+/** Every combination of the settings of a backbone's hubs, each with the rows that it has without players. */
+export function* groundsOf({ space, weights, memo }: Measure, backbone: Backbone): Generator<Ground> {
   const share = contentShare(space.job);
   const reach = reachOf(space, backbone);
-  let before: Solved | undefined;
   for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device)))) {
     const hubs = backbone.hubs.map((device) => withSettings(device, settings));
     const job = jobWith(space, hubs, backbone.wires);
-    const solved = before ? solveAgain(before, job) : solve(job, "planned");
-    before = solved;
-    if (!leadsCarry(space, backbone, solved) || !isFulfilled(space, solved)) continue;
-    yield {
-      backbone,
-      hubs,
-      settings,
-      solved,
-      points: rowPoints(space, solved.rows, share, weights) - effortPoints(menuEffort(backbone.hubs, settings), weights),
-    };
+    const rows = job.devices.flatMap(({ id, sources }) =>
+      sources.length ? memo.rowsOf(job, id, () => arrivalsOnly(job, "planned", id)).rows : [],
+    );
+    if (!leadsCarry(space, backbone, rows) || !isFulfilled(space, rows)) continue;
+    const points = rowPoints(space, rows, share, weights) - effortPoints(menuEffort(backbone.hubs, settings), weights);
+    yield { backbone, hubs, settings, job, rows, points };
   }
 }
 
@@ -107,7 +107,7 @@ export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device):
 }
 
 /** What is wished of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
-const isFulfilled = ({ musts, players }: WiringSpace, { rows }: Pick<Solved, "rows">): boolean =>
+const isFulfilled = ({ musts, players }: WiringSpace, rows: readonly Arrival[]): boolean =>
   musts.every(
     ({ device }) =>
       players.some(({ id }) => id === device) ||
@@ -119,7 +119,7 @@ const isFulfilled = ({ musts, players }: WiringSpace, { rows }: Pick<Solved, "ro
   );
 
 /** A lead out of a screen that has sound of its own carries that sound, or it is not worth laying. */
-export function leadsCarry({ screens }: WiringSpace, { wires, hubs }: Backbone, { rows }: Pick<Solved, "rows">): boolean {
+export function leadsCarry({ screens }: WiringSpace, { wires, hubs }: Backbone, rows: readonly Arrival[]): boolean {
   return wires.every(({ cable: { from, to } }) => {
     const screen = screens.find(({ id, sources }) => id === from.device && sources.length > 0);
     const isLead = hubs.find(({ id }) => id === from.device)?.ports.some(({ id, connector }) => id === from.port && connector !== "hdmi");

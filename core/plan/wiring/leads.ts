@@ -1,4 +1,4 @@
-import { classesJoining } from "@/core/facts";
+import { classesJoining, type CableClass } from "@/core/facts";
 import type { Device } from "@/core/device";
 import { runBetween, type Job } from "@/core/job";
 import { socketKey, takenBy } from "./sockets";
@@ -51,10 +51,11 @@ function leadsInto(
   const seen = new Set<string>();
   return hubs.flatMap((hub) => {
     if (hub.id === target.id) return [];
-    // What leads into it by HDMI already needs no lead beside that.
+    // What leads into it by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound.
     if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
+    if (hub.role === "box" && wires.some(({ cable }) => cable.from.device === target.id && cable.to.device === hub.id)) return [];
     const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && kinds.has(connector));
-    return outputs.flatMap((port) =>
+    const leads = outputs.flatMap((port) =>
       inputs.flatMap((input) => {
         const [from, to] = [
           { device: hub.id, port: port.id },
@@ -67,5 +68,24 @@ function leadsInto(
         return wiresBetween(space, room, from, to);
       }),
     );
+    return worthLaying(target, leads);
   });
+}
+
+const DIGITAL: ReadonlySet<CableClass> = new Set<CableClass>(["optical", "coaxial"]);
+/** What comes over a digital lead for sound. Source: IEC 60958-3, IEC 61937-3 and -5. */
+const OVER_DIGITAL = ["lpcm", "ac3", "dts"] as const;
+
+/**
+ * Of new leads between the same two devices those that differ in what they bring: an analogue one carries nothing that a digital one does
+ * not, where the far end decodes all that can come over it; and two analogue ones are alike.
+ */
+function worthLaying({ decodes }: Device, leads: readonly Wire[]): readonly Wire[] {
+  const isDigital = ({ cable }: Wire) => DIGITAL.has(cable.class);
+  const decodesAll = OVER_DIGITAL.every((coding) => decodes?.some((row) => row.coding === coding));
+  const isSpared = decodesAll && leads.some(isDigital);
+  const [firstAnalogue] = leads.filter((lead) => !isDigital(lead) && !lead.lying && lead.cable.class !== "bluetooth");
+  return leads.filter(
+    (lead) => lead.lying || isDigital(lead) || lead.cable.class === "bluetooth" || (!isSpared && lead === firstAnalogue),
+  );
 }

@@ -11,10 +11,20 @@ import { ACTS_SHARE, MINUTES, UNPLUGGED_POINTS, WITHOUT_PICTURE, type Weights } 
 /** The most that anything of a room can bring by what it reaches; never less than what the full engine gives it there. */
 export interface Most {
   /** A player in a socket of some reach; null: unplugged. */
-  readonly ofPlayer: (player: string, reach: Reach | null) => number;
+  readonly ofPlayer: (player: string, reach: Reach | null, kept?: KeptAtMost) => number;
   /** What the hubs play themselves, and the players that stay as they lie. */
-  readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach) => number;
+  readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach, soundsOf?: SoundsOf) => number;
 }
+
+/** What was looked into of a player in a socket: how much of the sound of each content can come through, and how easy its acts can be. */
+export interface KeptAtMost {
+  readonly sounds: readonly number[];
+  readonly acts: number;
+  readonly alone: boolean;
+}
+
+/** How much of its sound each content of a device can keep at best, 0 to 1, in the order of its contents. */
+export type SoundsOf = (device: Device, reachFrom: (source: CableEnd) => Reach) => readonly number[];
 
 /**
  * Caps for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
@@ -25,13 +35,15 @@ export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureO
   const caps = new Map(space.players.map((player) => [player.id, capOf(space, weights, player, pictureOn)]));
   const share = contentShare(space.job);
   return {
-    ofPlayer: (player, reach) => caps.get(player)?.(reach) ?? 0,
-    ofOwn: (hubs, reachFrom) =>
-      [...hubs, ...space.fixedDevices].reduce((sum, { id, sources }) => {
-        const kept = sources.reduce((total, source) => {
-          const { sounds } = reachFrom({ device: id, port: source.id });
-          const own = source.contents.map((content) => (sounds || isFromScreen(space, content) ? weights.sound : 0) + weights.picture);
-          return total + own.reduce((all, points) => all + points, 0);
+    ofPlayer: (player, reach, kept) => caps.get(player)?.(reach, kept) ?? 0,
+    ofOwn: (hubs, reachFrom, soundsOf) =>
+      [...hubs, ...space.fixedDevices].reduce((sum, device) => {
+        const { id, sources } = device;
+        const sounds = soundsOf?.(device, reachFrom);
+        const contents = sources.flatMap((source) => source.contents.map((content) => ({ content, port: source.id })));
+        const kept = contents.reduce((total, { content, port }, index) => {
+          const passes = reachFrom({ device: id, port }).sounds || isFromScreen(space, content);
+          return total + (passes ? (sounds?.[index] ?? 1) * weights.sound : 0) + weights.picture;
         }, 0);
         return sum + kept * share;
       }, 0),
@@ -39,25 +51,26 @@ export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureO
 }
 
 /** The news may be wished from the screen's own speakers. */
-const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
+export const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
 
-function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): (reach: Reach | null) => number {
+function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): (reach: Reach | null, kept?: KeptAtMost) => number {
   const share = contentShare(space.job);
   const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
-  const ease = acts + (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
+  const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
   const lies = space.lying.some(({ from }) => from.device === player.id);
   const wiring = effortPoints({ ...NO_EFFORT, minutes: lies ? -MINUTES.takeOut : MINUTES.plug }, weights);
   const contents = player.sources.flatMap((source) => source.contents);
-  return (reach) => {
+  return (reach, looked) => {
     if (!reach) return acts - UNPLUGGED_POINTS;
     const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
     const kept = contents.reduce((sum, content, index) => {
       const sounds = reach.sounds || (isFromScreen(space, content) && reach.screens.size > 0);
       const seen = !content.picture || reach.screens.size > 0;
-      const sound = sounds ? (seen ? 1 : WITHOUT_PICTURE) : 0;
+      const sound = sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
       const shown = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
       return sum + sound * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
     }, 0);
+    const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
     return kept * share + ease - wiring;
   };
 }

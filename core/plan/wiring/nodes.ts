@@ -1,8 +1,11 @@
 import { bestAssignment } from "./assignment";
+import type { Caps, Switch } from "./caps";
 import type { Ground, Measure } from "./grounds";
 import type { Plug } from "./plugs";
 import type { School } from "./schools";
-import { settle, type PlayerOption } from "./settle";
+import type { Heard } from "./hear";
+import { judge, unplugged, type PlayerOption } from "./settle";
+import type { SocketKind } from "./sockets";
 import type { Tables } from "./starts";
 
 /** Two plans within this many points are equally good. */
@@ -11,23 +14,42 @@ export const ALIKE = 1e-6;
 /** The most that the plugs of a backbone can bring while its control switches stand so, sharper with every ground they were worked out on. */
 export type Known = Map<Plug, number>;
 
-/** The plugs of a ground, each worth at most what is known of it until it is worked out, and from then on what it brings. */
+/**
+ * The plugs of a ground, each worth at most what is known of it until it is worked out, and from then on what it brings. They are worked
+ * out a step at a time, the cheapest first: the way of its sound alone, then what arrives, then how its acts go.
+ */
 export class Worth {
+  private readonly heard = new Map<Plug, readonly Heard[]>();
+  private readonly asked: Switch[] = [];
   private readonly options = new Map<Plug, PlayerOption | null>();
 
   constructor(
     private readonly measure: Measure,
     private readonly ground: Ground,
     private readonly known: Known,
+    private readonly caps: Caps,
   ) {}
 
   of(plug: Plug): number {
     const option = this.options.get(plug);
-    return option === undefined ? Math.min(plug.most, this.known.get(plug) ?? Infinity) : (option?.points ?? -Infinity);
+    if (option !== undefined) return option?.points ?? -Infinity;
+    const heard = this.heard.get(plug);
+    const most = Math.min(this.caps.of(plug), this.known.get(plug) ?? Infinity);
+    return heard ? Math.min(most, Math.max(-Infinity, ...heard.map(({ points }) => points)) + this.caps.actsOf(plug)) : most;
   }
 
   optionOf(plug: Plug): PlayerOption | null | undefined {
     return this.options.get(plug);
+  }
+
+  /** How many steps a plug has been worked out. */
+  stepsOf(plug: Plug): number {
+    return this.options.has(plug) ? 3 : this.heard.has(plug) ? 2 : Number(this.caps.isLooked(plug));
+  }
+
+  /** The switches on which all that was heard so far hangs; what was judged hangs on those for control as well. */
+  get switches(): readonly Switch[] {
+    return this.asked;
   }
 
   /** How far plugs of its player fell below their bound so far. */
@@ -36,14 +58,34 @@ export class Worth {
     return sum / count;
   }
 
-  settle(plug: Plug): void {
+  /** Works a plug out one step further. */
+  advance(plug: Plug): void {
+    const heard = this.heard.get(plug);
     if (this.options.has(plug)) return;
-    const most = this.of(plug);
-    const option = settle(this.measure, this.ground, plug);
-    this.options.set(plug, option);
+    if (!plug.wire) this.options.set(plug, unplugged(this.measure, plug));
+    else if (!this.caps.isLooked(plug)) this.caps.look(plug);
+    else if (!heard) this.hear(plug);
+    else this.judge(plug, heard);
+  }
+
+  private hear(plug: Plug): void {
+    const before = this.of(plug);
+    const { heard, switches } = this.caps.heardOn(this.ground, plug);
+    this.heard.set(plug, heard);
+    this.asked.push(...switches);
+    if (heard.length) this.keep(plug, Math.max(...heard.map(({ most }) => most)) + this.caps.actsOf(plug));
     const falls = this.measure.falls.get(plug.player) ?? { sum: 0, count: 0 };
-    this.measure.falls.set(plug.player, { sum: falls.sum + most - (option?.points ?? 0), count: falls.count + 1 });
-    if (option) this.known.set(plug, Math.min(option.most, this.known.get(plug) ?? Infinity));
+    this.measure.falls.set(plug.player, { sum: falls.sum + before - Math.max(0, this.of(plug)), count: falls.count + 1 });
+  }
+
+  private judge(plug: Plug, heard: readonly Heard[]): void {
+    const option = judge(this.measure, this.ground, plug, heard);
+    this.options.set(plug, option);
+    if (option) this.keep(plug, option.most);
+  }
+
+  private keep(plug: Plug, most: number): void {
+    this.known.set(plug, Math.min(most, this.known.get(plug) ?? Infinity));
   }
 }
 
@@ -63,8 +105,9 @@ export function bestSettled(
     if (chosen.length === found.plugs.length) return { ...found, chosen };
     // Whoever fell furthest below what its reach allows so far is worked out first: then it is soon seen that nothing is to be won here.
     const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
-    const first = open.toSorted((a, b) => worth.expectedFall(b) - worth.expectedFall(a));
-    first.slice(0, Math.ceil(tables.length / 4)).forEach((plug) => worth.settle(plug));
+    const least = Math.min(...open.map((plug) => worth.stepsOf(plug)));
+    const next = open.filter((plug) => worth.stepsOf(plug) === least).toSorted((a, b) => worth.expectedFall(b) - worth.expectedFall(a));
+    next.slice(0, Math.ceil(tables.length / 4)).forEach((plug) => worth.advance(plug));
   }
 }
 
@@ -102,34 +145,70 @@ export function divided({ tables, found: { plugs }, ground, worth, school, base 
   });
 }
 
+/** At most so much players bring on a backbone, looked into only where it counts; -Infinity where they cannot all be placed. */
+export function mostOfPlayers(tables: Tables, caps: Caps, floor: number): number {
+  for (;;) {
+    const found = assign(tables, (plug) => caps.of(plug));
+    if (!found) return -Infinity;
+    const open = found.plugs.filter((plug) => !caps.isLooked(plug));
+    if (open.length === 0 || found.worth <= floor) return found.worth;
+    open.forEach((plug) => caps.look(plug));
+  }
+}
+
 /** The best assignment of players to sockets by what their plugs are worth; null where one of them has none left. */
 export function assign(
   tables: Tables,
   worthOf: (plug: Plug) => number,
 ): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
   if (tables.some((plugs) => plugs.length === 0)) return null;
-  const kinds = new Map<string, number>();
-  for (const { kind } of tables.flat()) if (kind) kinds.set(kindKey(kind), kind.ports.length);
-  const columns = [...kinds].flatMap(([key, count]) => Array.from({ length: Math.min(count, tables.length) }, () => key));
-  const bestIn = tables.map((plugs) => {
-    const found = new Map<string, { plug: Plug; worth: number }>();
-    for (const plug of plugs) {
-      const key = plug.kind ? kindKey(plug.kind) : "";
+  const { columns, kinds } = columnsOf(tables);
+  const best = tables.map((plugs, player) => {
+    const found: { plug: Plug; worth: number }[] = [];
+    plugs.forEach((plug, index) => {
+      const kind = kinds[player]?.[index] ?? 0;
       const worth = worthOf(plug);
-      if (worth > (found.get(key)?.worth ?? -Infinity)) found.set(key, { plug, worth });
-    }
+      if (worth > (found[kind]?.worth ?? -Infinity)) found[kind] = { plug, worth };
+    });
     return found;
   });
   // Behind the sockets a place without one for each player.
-  const table = bestIn.map((found, player) => [
-    ...columns.map((key) => found.get(key)?.worth ?? -Infinity),
-    ...tables.map((_, index) => (index === player ? (found.get("")?.worth ?? -Infinity) : -Infinity)),
+  const table = best.map((found, player) => [
+    ...columns.map((kind) => found[kind]?.worth ?? -Infinity),
+    ...tables.map((_, index) => (index === player ? (found[UNPLUGGED]?.worth ?? -Infinity) : -Infinity)),
   ]);
   const result = bestAssignment(table);
   if (!result) return null;
-  const plugs = result.places.flatMap((place, player) => bestIn[player]?.get(columns[place] ?? "")?.plug ?? []);
+  const plugs = result.places.flatMap((place, player) => best[player]?.[columns[place] ?? UNPLUGGED]?.plug ?? []);
   return plugs.length === tables.length ? { plugs, worth: result.worth } : null;
 }
 
-const kindKey = ({ device, ports }: { readonly device: string; readonly ports: readonly string[] }): string =>
-  `${device} ${ports.join(" ")}`;
+const UNPLUGGED = 0;
+
+interface Columns {
+  /** The kind of socket of each column, kinds counted from 1. */
+  readonly columns: readonly number[];
+  /** The kind of each plug of each player; 0: unplugged. */
+  readonly kinds: readonly (readonly number[])[];
+}
+
+/** Tables are never changed in place, so their sockets are counted once. */
+const counted = new WeakMap<Tables, Columns>();
+
+function columnsOf(tables: Tables): Columns {
+  const known = counted.get(tables);
+  if (known) return known;
+  const numbers = new Map<string, number>();
+  const columns: number[] = [];
+  const numberOf = ({ device, ports }: SocketKind): number => {
+    const key = `${device} ${ports.join(" ")}`;
+    const number = numbers.get(key) ?? numbers.size + 1;
+    if (!numbers.has(key)) for (let n = 0; n < Math.min(ports.length, tables.length); n += 1) columns.push(number);
+    numbers.set(key, number);
+    return number;
+  };
+  const kinds = tables.map((plugs) => plugs.map(({ kind }) => (kind ? numberOf(kind) : UNPLUGGED)));
+  const found = { columns, kinds };
+  counted.set(tables, found);
+  return found;
+}

@@ -1,7 +1,7 @@
 import { hasBond } from "./bonds";
 import type { Backbone } from "./backbones";
 import type { Measure } from "./grounds";
-import { reachOf } from "./reach";
+import { reachOf, type Reach } from "./reach";
 import { jobWith } from "./room-of";
 import { inputKinds, takenBy, type SocketKind } from "./sockets";
 import { hdmiOut } from "./space";
@@ -12,6 +12,7 @@ export interface Plug {
   readonly player: string;
   readonly kind: SocketKind | null;
   readonly wire: Wire | null;
+  readonly reach: Reach | null;
   /** It brings no more points than this, whatever the settings. */
   readonly most: number;
 }
@@ -34,7 +35,7 @@ export function plugsOf({ space, most }: Measure, backbone: Backbone): Plugs {
   const room = jobWith(space, backbone.hubs, [], space.players);
   const tables = space.players.map((player): readonly Plug[] => {
     const plug = hdmiOut(player);
-    const unplugged: Plug = { player: player.id, kind: null, wire: null, most: most.ofPlayer(player.id, null) };
+    const unplugged: Plug = { player: player.id, kind: null, wire: null, reach: null, most: most.ofPlayer(player.id, null) };
     if (!plug) return [unplugged];
     const sits = (hub: string) => space.lying.find(({ from, to }) => from.device === player.id && to.device === hub)?.to.port;
     return [
@@ -46,6 +47,7 @@ export function plugsOf({ space, most }: Measure, backbone: Backbone): Plugs {
           player: player.id,
           kind,
           wire,
+          reach: reached,
           most: most.ofPlayer(player.id, reached),
         }));
       }),

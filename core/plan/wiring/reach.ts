@@ -10,6 +10,8 @@ export interface Reach {
   readonly screens: ReadonlySet<string>;
   /** Whether sound comes to the sound system's speakers, forward or by a return channel. */
   readonly sounds: boolean;
+  /** Everything that sound meets from there on, as a key: along equal trails the same can arrive. */
+  readonly trail: string;
 }
 
 /**
@@ -23,16 +25,22 @@ export function isSeenAlone({ system, mainScreen }: WiringSpace, job: Job, playe
   const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
   const awake = job.devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
   const far = farEnds(job.cables);
-  return mainScreen !== null && reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture").has(mainScreen);
+  const { ends } = reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture");
+  return mainScreen !== null && ends.has(mainScreen);
+}
+
+interface FarEnd {
+  readonly end: CableEnd;
+  readonly cable: Cable;
 }
 
 /** For each socket the other end of its cable. */
-const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, CableEnd> =>
+const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, FarEnd> =>
   // Sound may come back along a cable, so each end knows the other.
   new Map(
-    cables.flatMap(({ from, to }): [string, CableEnd][] => [
-      [socketKey(from), to],
-      [socketKey(to), from],
+    cables.flatMap((cable): [string, FarEnd][] => [
+      [socketKey(cable.from), { end: cable.to, cable }],
+      [socketKey(cable.to), { end: cable.from, cable }],
     ]),
   );
 
@@ -40,36 +48,40 @@ const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, CableEnd> =>
 export function reachOf(space: WiringSpace, { hubs, wires }: Backbone): (socket: CableEnd) => Reach {
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
   const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-  return (socket) => ({
-    screens: reached(devices, far, socket, "picture"),
-    sounds: reached(devices, far, socket, "sound").has(space.system.id),
-  });
+  return (socket) => {
+    const sound = reached(devices, far, socket, "sound");
+    return { screens: reached(devices, far, socket, "picture").ends, sounds: sound.ends.has(space.system.id), trail: sound.trail };
+  };
 }
 
-/** The devices at whose end a route of a kind comes out: on the display, or from the speakers. */
+/** The devices at whose end a route of a kind comes out, on the display or from the speakers, and what it meets on the way. */
 function reached(
   devices: ReadonlyMap<string, Device>,
-  far: ReadonlyMap<string, CableEnd>,
+  far: ReadonlyMap<string, FarEnd>,
   socket: CableEnd,
   kind: "picture" | "sound",
-): ReadonlySet<string> {
+): { readonly ends: ReadonlySet<string>; readonly trail: string } {
   const ends = new Set<string>();
+  const met: string[] = [];
   const seen = new Set<string>();
   const visit = (at: CableEnd) => {
     const key = socketKey(at);
     if (seen.has(key)) return;
     seen.add(key);
+    met.push(key);
     for (const route of devices.get(at.device)?.routes ?? []) {
       if (route.kind !== kind || !route.from.includes(at.port)) continue;
       for (const to of route.to) {
         if (to === "display" || to === "speakers") ends.add(at.device);
         else {
           const next = far.get(socketKey({ device: at.device, port: to }));
-          if (next) visit(next);
+          if (!next) continue;
+          met.push(`${to} ${next.cable.returnWires} ${next.cable.controlWire}`);
+          visit(next.end);
         }
       }
     }
   };
   visit(socket);
-  return ends;
+  return { ends, trail: met.join("|") };
 }

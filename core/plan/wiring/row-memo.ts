@@ -1,48 +1,55 @@
 import { effectiveSetting, type Device } from "@/core/device";
-import type { Arrival, Question, Solved } from "@/core/chain";
+import type { Arrival, Question, SolvedUnit } from "@/core/chain";
 import type { Cable, Job } from "@/core/job";
+
+/** The rows of a device with the questions that they hang on: where these have the same answers, so are the rows. */
+export interface ToldRows {
+  readonly rows: readonly Arrival[];
+  readonly asked: readonly Question[];
+}
 
 /** What was asked next after the same answers, and what came of each answer to it. */
 interface Asked {
   readonly question: Question;
-  readonly then: Map<unknown, Asked | readonly Arrival[]>;
+  readonly then: Map<unknown, Asked | ToldRows>;
 }
 
-const isRows = (found: Asked | readonly Arrival[]): found is readonly Arrival[] => Array.isArray(found);
+const isTold = (found: Asked | ToldRows): found is ToldRows => "rows" in found;
 
 /**
  * Remembers the rows of players from room to room of a search. Rows are a function of the answers to the questions that were asked for
  * them, and which question comes next is a function of the answers before it: so what is known is a tree, walked by answers.
  */
 export class RowMemo {
-  private readonly known = new Map<string, Asked | readonly Arrival[]>();
+  private readonly known = new Map<string, Asked | ToldRows>();
 
-  /** The rows of a player in a room, from another room where every question had the same answer; else worked out and remembered. */
-  rowsOf(job: Job, player: string, solve: () => Solved): readonly Arrival[] {
+  /** The rows of a device with sources in a room, from another room where every question had the same answer; else worked out and remembered. */
+  rowsOf(job: Job, device: string, solve: () => readonly SolvedUnit[]): ToldRows {
     const answer = answersOf(job);
-    let at = this.known.get(player);
-    while (at && !isRows(at)) at = at.then.get(answer(at.question));
+    let at = this.known.get(device);
+    while (at && !isTold(at)) at = at.then.get(answer(at.question));
     if (at) return at;
-    const units = solve().units.filter(({ key }) => key.startsWith(`${player}/`));
-    const rows = units.flatMap((unit) => unit.rows);
-    this.keep(player, [...new Set(units.flatMap((unit) => [...unit.asked]))], answer, rows);
-    return rows;
+    const units = solve();
+    const told = { rows: units.flatMap((unit) => unit.rows), asked: [...new Set(units.flatMap((unit) => [...unit.asked]))] };
+    this.keep(device, answer, told);
+    return told;
   }
 
-  private keep(player: string, asked: readonly Question[], answer: (question: Question) => unknown, rows: readonly Arrival[]): void {
+  private keep(device: string, answer: (question: Question) => unknown, told: ToldRows): void {
+    const { asked } = told;
     const [first] = asked;
     if (first === undefined) return;
-    const root = this.known.get(player) ?? { question: first, then: new Map() };
-    this.known.set(player, root);
+    const root = this.known.get(device) ?? { question: first, then: new Map() };
+    this.known.set(device, root);
     let at = root;
     for (const [index, question] of asked.entries()) {
       // An order that does not fit the tree is not remembered: it is worked out again, never taken for another.
-      if (isRows(at) || at.question !== question) return;
+      if (isTold(at) || at.question !== question) return;
       const next = asked[index + 1];
       const value = answer(question);
-      const found = at.then.get(value) ?? (next === undefined ? rows : { question: next, then: new Map() });
+      const found = at.then.get(value) ?? (next === undefined ? told : { question: next, then: new Map() });
       at.then.set(value, found);
-      at = found as Asked;
+      at = found;
     }
   }
 }

@@ -78,7 +78,7 @@ function* everyRoom(space: WiringSpace, weights: Weights): Generator<Tried> {
     for (const settings of grounds) {
       const hubs = backbone.hubs.map((hub) => withSettings(hub, settings));
       // What is not worth laying is no plan: a lead on which the screen's own sound does not come.
-      if (!leadsCarry(space, backbone, solve(jobWith(space, hubs, backbone.wires), "planned"))) continue;
+      if (!leadsCarry(space, backbone, solve(jobWith(space, hubs, backbone.wires), "planned").rows)) continue;
       for (const plugged of placements(space, backbone, hubs, space.players)) {
         const used = usesItsBoxes(backbone, plugged);
         const schools = schoolsOn(space, backbone).filter((school) => isOf(space, backbone, school, plugged));

@@ -1,10 +1,12 @@
 import { backbonesOf, type Backbone } from "./backbones";
 import { boxSets } from "./box-sets";
-import { ALIKE, assign, bestSettled, divided, nodeOf, Worth, type Known, type Node } from "./nodes";
+import { Caps, standsAlike, type Switch } from "./caps";
+import { ALIKE, assign, bestSettled, divided, mostOfPlayers, nodeOf, Worth, type Known, type Node } from "./nodes";
 import { effortPoints } from "./effort";
 import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { backboneEffort, planOf, type WiringPlan } from "./make-plan";
 import { plugsOf } from "./plugs";
+import { reachOf } from "./reach";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
 import { switchesOf } from "./settle";
 import type { WiringSpace } from "./space";
@@ -50,8 +52,11 @@ interface Waiting {
   readonly players: number;
   /** Sound can come to the sound system on it. */
   readonly sounds: boolean;
+  readonly caps: Caps;
   /** No plan on it can have more points. */
   readonly bound: number;
+  /** The bound knows what can come along the ways of its sound, and who hears whom. */
+  readonly isLookedInto: boolean;
 }
 
 /**
@@ -136,16 +141,25 @@ function explore(run: Run, pending: readonly Waiting[], standing: (school: Schoo
     nodes.sort((a, b) => a.bound - b.bound);
   };
   const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= standing(school) + ALIKE);
-  for (let at = 0; ;) {
-    const waiting = pending[at];
+  const open = pending.toReversed();
+  for (;;) {
+    const waiting = open.at(-1);
     const node = nodes.at(-1);
     if (!waiting && !node) return -Infinity;
     const bound = Math.max(waiting?.bound ?? -Infinity, node?.bound ?? -Infinity);
     if (isHopeless(bound, SCHOOLS)) return -Infinity;
     if (run.isLate()) return bound;
     if (waiting && waiting.bound >= (node?.bound ?? -Infinity)) {
-      at += 1;
+      open.pop();
       if (isHopeless(waiting.bound, waiting.schools)) continue;
+      if (!waiting.isLookedInto) {
+        const looked = lookedInto(run.measure, waiting, Math.min(...waiting.schools.map(standing)));
+        if (!isHopeless(looked.bound, looked.schools)) {
+          open.push(looked);
+          open.sort((a, b) => a.bound - b.bound);
+        }
+        continue;
+      }
       const found = nodesOn(run, waiting, standing);
       if (found === null) return bound;
       const [top, ...rest] = found.toSorted((a, b) => b.bound - a.bound);
@@ -164,15 +178,20 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
   const { backbone, schools, tables, players } = waiting;
   looked.backbones += 1;
   const known = new Map<string, Known>();
+  const lost: Lost[] = [];
   const found: Node[] = [];
   for (const { ground, base } of groundsByPoints(measure, waiting)) {
     if (isLate()) return null;
-    const worth = new Worth(measure, ground, knownWith(known, ground));
+    const worth = new Worth(measure, ground, knownWith(known, ground), waiting.caps);
     for (const school of schools) {
       const floor = standing(school) + ALIKE;
       if (base + players <= floor) continue;
+      if (lost.some((other) => isLostAlike(other, school, ground, base))) continue;
       // Of most grounds it is seen before anybody is bound to a box that they cannot win.
-      if (!bestSettled(allowedIn(measure.space, backbone, school, tables), worth, floor - base)) continue;
+      if (!bestSettled(allowedIn(measure.space, backbone, school, tables), worth, floor - base)) {
+        lost.push({ school, base, control: switchesOf(ground), switches: [...worth.switches] });
+        continue;
+      }
       for (const start of startsOf(measure.space, backbone, school, tables)) {
         const node = nodeOf({ ground, worth, school, base }, start, floor);
         // The very first is played at once: a plan to show, and something to beat.
@@ -182,6 +201,18 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
   }
   return found;
 }
+
+/** A ground on which players could not win in a school, and the switches by which that was seen. */
+interface Lost {
+  readonly school: School;
+  readonly base: number;
+  readonly control: string;
+  readonly switches: readonly Switch[];
+}
+
+/** Whether players cannot win on a ground for the same reasons as on another one, which had no fewer points before them. */
+const isLostAlike = (lost: Lost, school: School, ground: Ground, base: number): boolean =>
+  lost.school === school && base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground, lost.switches);
 
 /** Plays a node through the full engine, and gives what is left beside it. */
 function played({ measure, options, heardOnly, best, looked }: Run, node: Node, standing: (school: School) => number): readonly Node[] {
@@ -204,7 +235,16 @@ function waitingOf(measure: Measure, backbone: Backbone, schools: readonly Schoo
   const { tables, ownMost, sounds } = plugsOf(measure, backbone);
   const players = assign(tables, ({ most }) => most)?.worth ?? -Infinity;
   const before = easeWithoutPlayers(measure) - effortPoints(backboneEffort(space, backbone), weights);
-  return { backbone, tables, schools, players, before, sounds, bound: before + ownMost + players };
+  const caps = new Caps(measure, backbone);
+  return { backbone, tables, schools, players, before, sounds, caps, bound: before + ownMost + players, isLookedInto: false };
+}
+
+/** A backbone looked into as far as it takes to see that it cannot beat what stands, or else all of its best assignment. */
+function lookedInto({ space, most }: Measure, waiting: Waiting, standing: number): Waiting {
+  const { backbone, tables, caps, before } = waiting;
+  const own = most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
+  const players = mostOfPlayers(tables, caps, standing - before - own);
+  return { ...waiting, players, bound: before + own + players, isLookedInto: true };
 }
 
 const hasSound = ({ sounds }: Waiting): boolean => sounds;

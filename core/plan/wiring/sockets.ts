@@ -62,15 +62,19 @@ function likenessOf(device: Device, port: Port): string {
   return known;
 }
 
-/** Everything that is true of a socket, without its name. */
+/** Everything that is true of a socket, with its own name left out wherever it stands: each input of a switch is chosen by its own. */
 function likeness(device: Device, port: Port): string {
   const { id, label: _label, ...facts } = port;
-  const at = (list: readonly string[]) => list.includes(id);
+  // Where it stands among others it counts alike with each of them, whatever the order.
+  const nameless = (_key: string, value: unknown): unknown =>
+    Array.isArray(value) && value.includes(id) ? ["itself, one of", value.length] : value === id ? "itself" : value;
+  const told = (value: unknown): readonly string[] => [JSON.stringify(value, nameless)].filter((words) => words.includes('"itself'));
   return JSON.stringify([
-    facts,
-    device.routes.map(({ from, to, opens }) => [at(from), at(to), JSON.stringify(opens).includes(`"${id}"`)]),
-    device.presents.map(({ ports, when }) => [at(ports), JSON.stringify(when).includes(`"${id}"`)]),
-    device.control.joins === null || at(device.control.joins),
+    JSON.stringify(facts, nameless),
+    device.routes.flatMap(told),
+    device.presents.flatMap(told),
+    device.settings.flatMap(({ key, found, planned }) => told({ key, found, planned })),
+    device.control.joins === null || device.control.joins.includes(id),
   ]);
 }
 

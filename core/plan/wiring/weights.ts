@@ -32,7 +32,7 @@ export const WITHOUT_PICTURE = 0.1;
  * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost. Whatever is whole is 1,
  * and for a household that wishes plain sound whatever sounds with its picture.
  */
-export function soundKept({ brief }: Pick<Job, "brief">, { verdict, arrives, best }: Arrival): number {
+export function soundKept({ brief }: Pick<Job, "brief">, { verdict, arrives, best }: Pick<Arrival, "verdict" | "arrives" | "best">): number {
   if (verdict === "full") return 1;
   if (verdict === "silent" || verdict === "unknown" || !arrives) return 0;
   if (verdict === "no-picture") return WITHOUT_PICTURE;
@@ -53,8 +53,11 @@ export function pictureKept({ content, picture, pictureLosses, arrives }: Arriva
 /** How easy an act is, 0 to 1: as wished, with steps that remain, or not at all. */
 export function actEase({ verdict, steps }: Pick<ActFigures, "verdict" | "steps">): number {
   if (verdict === "as-wished") return 1;
-  return verdict === "with-a-step" ? Math.max(0.2, 0.7 - 0.15 * (steps - 1)) : 0;
+  return verdict === "with-a-step" ? easeAfter(steps) : 0;
 }
+
+/** How easy an act is of which so many steps are left to a person. */
+export const easeAfter = (steps: number): number => (steps === 0 ? 1 : Math.max(0.2, 0.7 - 0.15 * (steps - 1)));
 
 /** How much of the ease of a household lies in its everyday acts; the rest is how many players can be watched while the sound system sleeps. */
 export const ACTS_SHARE = 0.9;

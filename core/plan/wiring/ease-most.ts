@@ -1,0 +1,67 @@
+import { controlWires, kindOf } from "@/core/cec";
+import type { Device } from "@/core/device";
+import type { CableEnd, Job } from "@/core/job";
+import { commonActs, playerOfAct } from "./figures";
+import type { WiringSpace } from "./space";
+import { easeAfter } from "./weights";
+
+/** Who hears whom on a backbone, by its control wires alone: as if everybody on a wire took part. */
+export interface Hearing {
+  /** Whether a socket hangs on the wire of the main screen, of any screen, of the sound system. */
+  readonly ofSocket: (end: CableEnd, controlWire: boolean) => Heard;
+  /** The sound system comes on with the main screen, or stays on always. */
+  readonly systemFollows: boolean;
+}
+
+/** What a player is heard by from where it is plugged. */
+export interface Heard {
+  readonly mainScreen: boolean;
+  readonly anyScreen: boolean;
+  readonly system: boolean;
+}
+
+/** Lays out who could hear whom in a room without players. */
+export function hearingOf(space: WiringSpace, job: Job): Hearing {
+  const wires = controlWires(job);
+  const wiresAt = (device: Device): ReadonlySet<number> =>
+    new Set(device.ports.flatMap(({ id, connector }) => (connector === "hdmi" ? [wires.of({ device: device.id, port: id })] : [])));
+  const at = (ids: readonly string[]) => new Set(job.devices.filter(({ id }) => ids.includes(id)).flatMap((device) => [...wiresAt(device)]));
+  const main = at(space.mainScreen === null ? [] : [space.mainScreen]);
+  const screens = at(space.screens.map(({ id }) => id));
+  const system = wiresAt(space.system);
+  // One with a knob alone is left on, one that is the screen is on with it.
+  const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
+  return {
+    systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
+    ofSocket: (end, controlWire) => {
+      const wire = controlWire ? wires.of(end) : null;
+      const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
+      return { mainScreen: isOn(main), anyScreen: isOn(screens), system: isLeftOn || isOn(system) };
+    },
+  };
+}
+
+/**
+ * How easy the acts that hang on a player can be at most, as a share of all acts: whoever no control wire leads to is switched on or off
+ * by hand, and that is a step of its own.
+ */
+export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, player: string, heard: Heard): number {
+  const main = space.screens.find(({ id }) => id === space.mainScreen);
+  const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
+  const byHand = (...follows: readonly boolean[]) => easeAfter(follows.filter((one) => !one).length);
+  return commonActs(space).reduce((sum, { act, weight }) => {
+    if (playerOfAct(space, act) !== player) return sum;
+    switch (act.act) {
+      case "wake":
+        return sum + weight * byHand(heard.anyScreen, heard.system);
+      case "screen-off":
+        return sum + weight * byHand(heard.mainScreen, systemFollows);
+      case "screen-on":
+        return sum + weight * byHand(systemFollows || !hasOwn);
+      case "news":
+        return sum + weight * byHand(systemFollows || space.job.brief.newsFrom === "screen");
+      default:
+        return sum + weight;
+    }
+  }, 0);
+}

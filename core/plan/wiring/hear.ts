@@ -1,0 +1,67 @@
+import { arrivalsOnly, type Arrival, type Question } from "@/core/chain";
+import type { Device } from "@/core/device";
+import { addEffort, effortPoints, menuEffort, wireEffort, type Effort } from "./effort";
+import { contentShare, rowPoints } from "./figures";
+import type { Ground, Measure } from "./grounds";
+import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
+import { fulfils } from "./musts";
+import type { Plug } from "./plugs";
+import { isSeenAlone } from "./reach";
+import { jobWith } from "./room-of";
+import { standInOf } from "./stand-in";
+import { ACTS_SHARE, soundKept } from "./weights";
+import type { Wire } from "./wires";
+
+/** What comes of a plug on a ground with one choice of its player's settings; how easy its acts are is still open. */
+export interface Heard {
+  readonly settings: readonly SettingChoice[];
+  readonly effort: Effort;
+  /** The player as it is set, or another that is alike and stands for it. */
+  readonly player: Device;
+  readonly wire: Wire;
+  readonly rows: readonly Arrival[];
+  /** Its points without its acts. */
+  readonly points: number;
+  /** No more than this, without its acts, with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
+  readonly most: number;
+}
+
+/**
+ * Sends the sound and picture of a player through the full engine, with its settings in order; once all of its sound is whole no others
+ * are looked at. Nothing is heard where it cannot fulfil what is wished of it, or is not plugged.
+ * With it come the questions that all of it hangs on.
+ */
+export function hear(
+  { space, weights, memo }: Measure,
+  ground: Ground,
+  { player: id, wire: own }: Plug,
+): { readonly heard: readonly Heard[]; readonly asked: readonly Question[] } {
+  const player = space.players.find((one) => one.id === id);
+  if (!player || !own) return { heard: [], asked: [] };
+  const { device: standIn, wire } = standInOf(space, player, own);
+  const share = contentShare(space.job);
+  const laying = wireEffort(space, own);
+  const heard: Heard[] = [];
+  const questions = new Set<Question>();
+  for (const settings of combinations(choicesOf(player, false))) {
+    const set = withSettings(
+      standIn,
+      settings.map((choice) => ({ ...choice, device: standIn.id })),
+    );
+    const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [set]);
+    const { rows, asked } = memo.rowsOf(job, standIn.id, () => arrivalsOnly(job, "planned", standIn.id));
+    for (const question of asked) questions.add(question);
+    if (!fulfils(space.musts, id, rows)) continue;
+    const effort = addEffort(laying, menuEffort([player], settings));
+    const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isSeenAlone(space, job, standIn))) / space.players.length;
+    const points = rowPoints(space, rows, share, weights) + alone - effortPoints(effort, weights);
+    // The points of the same rows, were all their sound whole.
+    const whole = rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player) * share * weights.sound;
+    heard.push({ settings, effort, player: set, wire, rows, points, most: whole + alone - effortPoints(laying, weights) });
+    // What a player sends for sound does not touch its picture: once all of its sound is whole nothing else is worth trying.
+    if (player.control.quirks.length === 0 && rows.every((row) => soundKept(space.job, row) === 1)) break;
+  }
+  return { heard, asked: [...questions] };
+}
+
+const contentsOf = ({ sources }: Device): number => sources.reduce((sum, { contents }) => sum + contents.length, 0);
