@@ -4,6 +4,7 @@ import {
   MOST_TRADES,
   boxOfShelf,
   PRESET_NAMES,
+  presetOf,
   PRESETS,
   readAsked,
   readWishes,
@@ -13,10 +14,10 @@ import {
   tradesOf,
   whatIfs,
   whyNot,
+  weightsOf,
   wiringSpace,
   type AtHand,
-  type Preset,
-  type TradedPlan,
+  type Trades,
   type WhatIf,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
@@ -29,6 +30,7 @@ import {
   planProof,
   SCHOOL_WORDS,
   shoppingWords,
+  tradesProof,
   tradeWords,
   whatIfSentence,
   whyNotSentence,
@@ -40,10 +42,11 @@ import { UnusableInput } from "./unusable-input";
 
 export interface PlanCommandOptions {
   readonly top?: string;
-  readonly preset: string;
+  readonly preset?: string;
   readonly pin?: readonly string[];
   readonly forbid?: readonly string[];
   readonly must?: readonly string[];
+  readonly hope?: readonly string[];
   readonly whyNot?: string;
   readonly van?: readonly string[];
   readonly seconds: string;
@@ -56,30 +59,31 @@ export interface PlanCommandOptions {
 export async function planCommandLine(file: string, options: PlanCommandOptions): Promise<ExitCode> {
   const job = await readJobFile(file);
   const preset = PRESET_NAMES.find((name) => name === options.preset);
-  if (!preset) throw new UnusableInput(`--preset: expected one of ${PRESET_NAMES.join(", ")}.`);
+  if (options.preset !== undefined && !preset) throw new UnusableInput(`--preset: expected one of ${PRESET_NAMES.join(", ")}.`);
+  const weights = preset ? PRESETS[preset] : weightsOf(job.brief);
   const top = wholeNumber("--top", options.top ?? "4");
   const wishes = readWishes(job, options);
   if (!wishes.ok) throw namesNothing(`--${wishes.refusal.option}`, wishes.refusal.text);
   const { bonds, musts } = wishes.value;
   const own = atHandOf(job, options.van);
-  const space = wiringSpace(job, own, { bonds, musts });
+  const space = wiringSpace(job, own, wishes.value);
   if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
   const asked = options.whyNot === undefined ? null : readAsked(job, options.whyNot);
   if (options.whyNot !== undefined && !asked) throw namesNothing("--why-not", options.whyNot);
   const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
-  const found = searchPlans(space, PRESETS[preset], limits);
-  const answer = asked && whyNot(space, PRESETS[preset], found, asked, limits);
+  const found = searchPlans(space, weights, limits);
+  const answer = asked && whyNot(space, weights, found, asked, limits);
   const trades = options.trades ? tradesOf(space, MOST_TRADES, limits) : null;
   const [best] = found.plans;
-  const ifs = options.whatIf && best ? whatIfs(space, PRESETS[preset], best, limits) : null;
+  const ifs = options.whatIf && best ? whatIfs(space, weights, best, limits) : null;
   const conflict =
-    found.plans.length === 0 && found.proven && options.must?.length ? smallestConflict({ job, atHand: own, bonds, musts }) : null;
+    found.plans.length === 0 && found.proven && musts.length ? smallestConflict({ job, atHand: own, bonds, musts }, limits) : null;
   if (options.json) {
     process.stdout.write(
-      `${JSON.stringify({ preset, ...plansReport(space, found, { top, conflict, asked: answer, trades, whatIfs: ifs }) })}\n`,
+      `${JSON.stringify({ preset: presetOf(weights), ...plansReport(space, found, { top, conflict, asked: answer, trades, whatIfs: ifs }) })}\n`,
     );
   } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
-  else print(space.system.id, preset, job, found, top);
+  else print(space.system.id, job, found, top);
   if (!options.json) printMore(space.system.id, found, trades, ifs);
   if (answer && !options.json) process.stdout.write(`Why not ${options.whyNot}? ${whyNotSentence(answer, space.system.id)}\n`);
   return found.plans.length ? 0 : 1;
@@ -88,12 +92,13 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
 function printMore(
   system: string,
   { plans: [best] }: ReturnType<typeof searchPlans>,
-  trades: readonly TradedPlan[] | null,
+  trades: Trades | null,
   ifs: readonly WhatIf[] | null,
 ): void {
   const lines = [
-    ...(trades ?? []).flatMap((one) => [
-      `${tradeWords(one, trades ?? [])}: ${planIdea(one.plan, system)}`,
+    ...(trades ? [tradesProof(trades)] : []),
+    ...(trades?.plans ?? []).flatMap((one) => [
+      `${tradeWords(one, trades?.plans ?? [])}: ${planIdea(one.plan, system)}`,
       ...figureLines(one.plan).map((line) => `   - ${line}`),
     ]),
     ...(best ? (ifs ?? []).map((one) => whatIfSentence(one, best, system)) : []),
@@ -122,7 +127,7 @@ function wholeNumber(option: string, text: string): number {
   return value;
 }
 
-function print(system: string, preset: Preset, job: Job, found: ReturnType<typeof searchPlans>, top: number): void {
+function print(system: string, job: Job, found: ReturnType<typeof searchPlans>, top: number): void {
   const lines = found.plans
     .slice(0, top)
     .flatMap((plan, index) => [

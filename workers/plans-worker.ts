@@ -7,24 +7,23 @@ import {
   tradesOf,
   whatIfs,
   whyNot,
+  wishesOf,
   wiringSpace,
   type Bond,
-  type Must,
   type PlanSearch,
-  type TradedPlan,
+  type Trades,
   type Weights,
   type WhatIf,
   type WhyNot,
+  type WishConflict,
   type WiringPlan,
 } from "@/core/plan";
 import type { StockItem } from "@/core/stock";
 
-/** What is planned, with what, and what it must keep to. */
+/** What is planned, by what it is weighed, and with what; what is wished stands in the brief of the job. */
 export interface PlanQuestion {
   readonly job: Job;
   readonly weights: Weights;
-  readonly bonds: readonly Bond[];
-  readonly musts: readonly Must[];
   readonly items: readonly StockItem[];
   readonly free: ReadonlyMap<string, number>;
 }
@@ -35,7 +34,7 @@ const MOST_MS = 5000;
 const SIDE_BY_SIDE = 4;
 
 const limits = () => ({ clock: () => performance.now(), mostMs: MOST_MS });
-const spaceOf = ({ job, bonds, musts, items, free }: PlanQuestion) => wiringSpace(job, atHand(job, items, free), { bonds, musts });
+const spaceOf = ({ job, items, free }: PlanQuestion) => wiringSpace(job, atHand(job, items, free));
 
 const api = {
   /** The plans of a job; null where there is nothing to plan. Tells the points of every better plan as it is found. */
@@ -45,9 +44,9 @@ const api = {
   },
 
   /** The plans that none other beats in arrivals, ease, cost and work together. */
-  trades(question: PlanQuestion): readonly TradedPlan[] {
+  trades(question: PlanQuestion): Trades {
     const space = spaceOf(question);
-    return space ? tradesOf(space, SIDE_BY_SIDE, limits()) : [];
+    return space ? tradesOf(space, SIDE_BY_SIDE, limits()) : { plans: [], of: 0, isWhole: true };
   },
 
   /** How the best plan would change with one thing about the room. */
@@ -62,9 +61,10 @@ const api = {
     return space && whyNot(space, question.weights, { plans: [best] }, asked, limits());
   },
 
-  /** Wishes that cannot all be had, none of which can be spared; null where they can. */
-  conflict({ job, bonds, musts, items, free }: PlanQuestion): readonly Must[] | null {
-    return smallestConflict({ job, atHand: atHand(job, items, free), bonds, musts });
+  /** Wishes that cannot all be had, none of which can be spared. */
+  conflict({ job, items, free }: PlanQuestion): WishConflict {
+    const { bonds, musts } = wishesOf(job);
+    return smallestConflict({ job, atHand: atHand(job, items, free), bonds, musts }, limits());
   },
 };
 export type PlansWorker = typeof api;

@@ -1,6 +1,7 @@
 import { BED_IDS } from "@/core/facts";
 import { Port, type Device } from "@/core/device";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { briefWithout } from "./brief";
 import { fieldsOf, insert, without, withoutUndefined, type Edit, type Result } from "./applied";
 import { deviceBreaches } from "./breaches";
 import type { SingleCommand } from "./command";
@@ -20,14 +21,15 @@ export function removeDevice(job: Job, id: string): Result {
   if (job.brief.mustStay.includes(id)) return refused({ code: "must-stay", device: id });
   const cables = job.cables.filter((cable) => cable.from.device === id || cable.to.device === id).length;
   if (cables) return refused({ code: "device-has-cables", device: id, cables });
-  if (job.brief.soundSystem === id) {
-    // The choice of this sound system goes with it, and comes back with the undo.
+  const brief = briefWithout(job.brief, id);
+  if (brief !== job.brief) {
+    // What the brief says of it goes with it, and comes back with the undo.
     const batch: SingleCommand[] = [
       { kind: "add-device", device, at },
       { kind: "edit-job", fields: { brief: job.brief } },
     ];
     return done({
-      job: { ...job, brief: { ...job.brief, soundSystem: null }, devices: without(job.devices, at) },
+      job: { ...job, brief, devices: without(job.devices, at) },
       inverse: { kind: "batch", commands: batch },
     });
   }

@@ -1,5 +1,6 @@
 import { done, refused } from "@/core/outcome";
 import { fieldsOf, insert, without, withoutUndefined, type Edit, type Result } from "./applied";
+import { wishedDevices } from "./brief";
 import { findDevice } from "./find";
 import { MOST_SNAPSHOTS, type Job } from "./job";
 
@@ -13,7 +14,10 @@ export function editJob(job: Job, { fields }: Edit<"edit-job">): Result {
 
 export function editBrief(job: Job, { fields }: Edit<"edit-brief">): Result {
   const given = withoutUndefined(fields);
-  const named = [given.soundSystem ?? null, ...(given.mustStay ?? [])].find((id) => id !== null && !findDevice(job, id));
+  const wished = wishedDevices({ bonds: given.bonds ?? [], musts: given.musts ?? [], hopes: given.hopes ?? [] });
+  const named = [given.soundSystem ?? null, ...(given.mustStay ?? []), ...wished.map(({ device }) => device)].find(
+    (id) => id !== null && !findDevice(job, id),
+  );
   if (named) return refused({ code: "no-such-device", device: named });
   const rooms = new Set(job.rooms.map(({ id }) => id));
   const strange = given.runs?.flatMap(({ between }) => between).find((id) => !rooms.has(id));

@@ -1,5 +1,5 @@
 import type { Device } from "@/core/device";
-import { Brief } from "./brief";
+import { Brief, wishedDevices } from "./brief";
 import type { Job } from "./job";
 import type { Refusal } from "./refusal";
 import { whyNotCable } from "./why-not-plug";
@@ -38,6 +38,7 @@ function briefBreaches({ brief, ...job }: Job): Breach[] {
   const named = [
     { id: brief.soundSystem, place: ["brief", "soundSystem"] },
     ...brief.mustStay.map((id, index) => ({ id, place: ["brief", "mustStay", index] })),
+    ...wishedDevices(brief).map(({ device, place }) => ({ id: device, place })),
   ];
   return named.flatMap(({ id, place }): Breach[] =>
     id !== null && !job.devices.some((device) => device.id === id) ? [{ code: "no-such-device", device: id, place }] : [],

@@ -30,12 +30,17 @@ const briefFields = z.strictObject({
   household: Brief.shape.household.unwrap(),
   remotes: Brief.shape.remotes.unwrap(),
   newsFrom: Brief.shape.newsFrom.unwrap(),
+  screensAtOnce: Brief.shape.screensAtOnce.unwrap(),
   surround: Brief.shape.surround.unwrap(),
   clearSpeech: Brief.shape.clearSpeech.unwrap(),
   budget: Brief.shape.budget.unwrap(),
   mayBuy: Brief.shape.mayBuy.unwrap(),
   mustStay: Brief.shape.mustStay.unwrap(),
   runs: Brief.shape.runs.unwrap(),
+  weighing: Brief.shape.weighing.unwrap(),
+  bonds: Brief.shape.bonds.unwrap(),
+  musts: Brief.shape.musts.unwrap(),
+  hopes: Brief.shape.hopes.unwrap(),
 });
 /** What can be corrected of a device once its class is chosen; sockets, settings and contents have edits of their own. */
 const deviceFields = z.strictObject({

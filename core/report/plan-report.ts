@@ -6,13 +6,15 @@ import {
   shoppingOf,
   type Must,
   type PlanSearch,
-  type TradedPlan,
+  type Trades,
   type WhatIf,
   type WhyNot,
+  type WishConflict,
   type WiringPlan,
   type WiringSpace,
 } from "@/core/plan";
 import {
+  conflictOfWishes,
   figureLines,
   givenUp,
   impossibleSchool,
@@ -22,6 +24,7 @@ import {
   SCHOOL_WORDS,
   shoppingWords,
   socketName,
+  tradesProof,
   tradeWords,
   whatIfSentence,
   whyNotSentence,
@@ -30,11 +33,14 @@ import {
 /** What is told beside the plans: how many of them, wishes that cannot all be had, the answer to “why not so?”. */
 export interface PlansReportOptions {
   readonly top?: number;
-  readonly conflict?: readonly Must[] | null;
+  readonly conflict?: WishConflict | null;
   readonly asked?: WhyNot | null;
-  readonly trades?: readonly TradedPlan[] | null;
+  readonly trades?: Trades | null;
   readonly whatIfs?: readonly WhatIf[] | null;
 }
+
+/** What a wish is about. */
+const wishedOf = (wish: Must) => ("device" in wish ? { device: wish.device } : { most: wish.most });
 
 /** The machine form of plans: the outside contract of `octachord plan --json` and of the plans over HTTP. */
 export function plansReport(space: WiringSpace, found: PlanSearch, options: PlansReportOptions = {}) {
@@ -53,9 +59,21 @@ export function plansReport(space: WiringSpace, found: PlanSearch, options: Plan
     words: planProof(found),
     impossible: found.impossible.map((school) => ({ school, words: impossibleSchool(job, school, system.id) })),
     looked: found.looked,
-    ...(conflict ? { conflict: conflict.map((one) => ({ ...one, words: mustWords(job, one) })) } : {}),
+    ...(conflict
+      ? {
+          conflict:
+            conflict.kind === "conflict"
+              ? conflict.musts.map((one) => ({ must: one.want, ...wishedOf(one), words: mustWords(job, one) }))
+              : [],
+          conflictWords: conflictOfWishes(job, conflict),
+        }
+      : {}),
     ...(trades
-      ? { trades: trades.map((one) => ({ ...planReport(space, one.plan), trade: one.trade, words: tradeWords(one, trades) })) }
+      ? {
+          trades: trades.plans.map((one) => ({ ...planReport(space, one.plan), trade: one.trade, words: tradeWords(one, trades.plans) })),
+          tradesProven: trades.isWhole,
+          tradesWords: tradesProof(trades),
+        }
       : {}),
     ...(whatIfs && best
       ? {

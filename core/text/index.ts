@@ -76,4 +76,4 @@ export {
   shoppingWords,
   whyNotSentence,
 } from "./plan-words";
-export { suppositionWords, tradeWords, whatIfSentence } from "./trade-words";
+export { suppositionWords, tradesProof, tradeWords, whatIfSentence } from "./trade-words";

@@ -5,6 +5,7 @@ import type { Job } from "@/core/job";
 import {
   isCutOff,
   type Must,
+  type WishConflict,
   type PlanSearch,
   type Preset,
   type School,
@@ -126,25 +127,39 @@ export function whyNotSentence({ best, behind, proven }: WhyNot, system: string)
 }
 
 /** A wish that a plan must fulfil. */
-export function mustWords(job: Job, { must, device }: Must): string {
-  const name = deviceName(job, device);
-  switch (must) {
+export function mustWords(job: Job, must: Must): string {
+  if (must.want === "remotes") return must.most === 1 ? "one remote for every act" : `no act takes more than ${must.most} remotes`;
+  const name = deviceName(job, must.device);
+  switch (must.want) {
     case "sounds":
       return `everything of ${name} is heard from the sound system`;
     case "whole":
       return `everything of ${name} arrives whole`;
     case "picture":
       return `the picture of ${name} loses nothing`;
+    case "everywhere":
+      return `the picture of ${name} comes to every screen`;
     case "keep":
       return `${name} is kept`;
   }
 }
 
 /** Wishes that cannot all be had. */
-export const conflictOfWishes = (job: Job, musts: readonly Must[]): string =>
-  musts.length === 1
-    ? `This cannot be had in this room: ${musts.map((one) => mustWords(job, one)).join("")}.`
-    : `These wishes cannot all be had; without any one of them the others can: ${musts.map((one) => mustWords(job, one)).join("; ")}.`;
+export function conflictOfWishes(job: Job, conflict: WishConflict): string {
+  switch (conflict.kind) {
+    case "none":
+      return "All of these wishes can be had together; what stands against them is pinned or forbidden.";
+    case "not-known":
+      return "Which wishes stand against each other was not found out in the time; let go of one and plan again.";
+    case "conflict": {
+      const words = conflict.musts.map((one) => mustWords(job, one)).join("; ");
+      if (!conflict.isSmallest) return `These wishes cannot all be had; some of them could perhaps stay: ${words}.`;
+      return conflict.musts.length === 1
+        ? `This cannot be had in this room: ${words}.`
+        : `These wishes cannot all be had; without any one of them the others can: ${words}.`;
+    }
+  }
+}
 
 /** Why a school has no plan in this room. */
 export function impossibleSchool(job: Job, school: School, system: string): string {

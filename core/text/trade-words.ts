@@ -1,5 +1,5 @@
 import type { Job } from "@/core/job";
-import type { Supposition, Trade, TradedPlan, WhatIf, WiringPlan } from "@/core/plan";
+import type { Supposition, Trade, TradedPlan, Trades, WhatIf, WiringPlan } from "@/core/plan";
 import { deviceName, listed, plural, roomName, upperFirst } from "./names";
 import { planIdea, SCHOOL_WORDS } from "./plan-words";
 
@@ -28,6 +28,14 @@ export function whatIfSentence({ supposition, plan, gain }: WhatIf, before: Wiri
     `${gain.toFixed(1)} points more`,
   ];
   return `${suppositionWords(plan.job, supposition)}: ${listed(parts)}. ${planIdea(plan, system)}`;
+}
+
+/** How sure it is that no plan is missing among those that none beats. */
+export function tradesProof({ plans, of, isWhole }: Trades): string {
+  const shown = plans.length < of ? `${plans.length} of ${plural(of, "plan")}, those least like each other,` : plural(of, "plan");
+  return isWhole
+    ? `${upperFirst(shown)} that none other beats in arrivals, ease, cost and work together; every other way was shown to be no better.`
+    : `${upperFirst(shown)} that no other one found beats in arrivals, ease, cost and work together; the time was over before every way was looked through.`;
 }
 
 /** The trade that a plan is against the others, in its strongest words. */

@@ -1,8 +1,8 @@
 "use client";
 
 import { InputNumber } from "antd";
-import { PURCHASE_KINDS, type Brief, type PurchaseKind } from "@/core/job";
-import { chosenSoundSystem } from "@/core/job";
+import { chosenSoundSystem, PURCHASE_KINDS, WEIGHINGS, type Brief, type PurchaseKind } from "@/core/job";
+import { PRESET_WORDS } from "@/core/text";
 import { Choice, KeptText } from "@/ui/kit";
 import { EffectLine, Sheet, useJob } from "@/ui/job";
 import { usePreferences } from "@/ui/preferences";
@@ -51,6 +51,7 @@ function HouseholdSection() {
   const { brief, set } = useBrief();
   const job = useJob((state) => state.job);
   const speakers = job.devices.filter((device) => device.speakers);
+  const screens = job.devices.filter(({ role, display }) => role === "screen" && display);
   return (
     <section aria-label={briefWords.theHousehold}>
       <h3>{briefWords.theHousehold}</h3>
@@ -90,6 +91,20 @@ function HouseholdSection() {
           onChange={(newsFrom) => set({ newsFrom })}
         />
       </Question>
+      {screens.length > 1 ? (
+        <Question name={briefWords.screensAtOnce} uses="screensAtOnce">
+          <Picks
+            label={briefWords.screensAtOnce}
+            value={brief.screensAtOnce ?? "unasked"}
+            options={[
+              ["unasked", briefWords.notAsked],
+              ["one", briefWords.oneAtATime],
+              ["several", briefWords.severalAtOnce],
+            ]}
+            onChange={(value) => set({ screensAtOnce: value === "unasked" ? null : value })}
+          />
+        </Question>
+      ) : null}
       <Question name={briefWords.surround} uses="surround">
         <Picks<Brief["surround"]>
           label={briefWords.surround}
@@ -112,6 +127,20 @@ function HouseholdSection() {
           onChange={(value) => set({ clearSpeech: value === "clear" })}
         />
       </Question>
+      <Question name={briefWords.countsMost} uses="weighing">
+        <Choice
+          label={briefWords.countsMost}
+          value={typeof brief.weighing === "string" ? brief.weighing : OWN_FIGURES}
+          options={[
+            ...WEIGHINGS.map((name) => ({ value: name as string, label: PRESET_WORDS[name] })),
+            ...(typeof brief.weighing === "string" ? [] : [{ value: OWN_FIGURES, label: briefWords.ownFigures }]),
+          ]}
+          onChange={(value) => {
+            const weighing = WEIGHINGS.find((name) => name === value);
+            if (weighing) set({ weighing });
+          }}
+        />
+      </Question>
       <Question name={briefWords.inTheirOwnWords} uses="wishes">
         <KeptText
           label={briefWords.wishesInTheirOwnWords}
@@ -124,6 +153,9 @@ function HouseholdSection() {
     </section>
   );
 }
+
+/** Weights that were tuned on Plans and have no name. */
+const OWN_FIGURES = "own";
 
 const soundWords = (name: string | undefined): string => (name ? briefWords.whatIsThere(name) : briefWords.theFirstSoundSystem);
 

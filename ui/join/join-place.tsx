@@ -36,7 +36,7 @@ export function JoinPlace() {
   const question = useMemo((): PlanQuestion | null => {
     if (!screen || !sound || !stock) return null;
     const job = joinJob(joinWords.jobName, { screen, sound, players, way, matters }, NAMES);
-    return { job, weights: PRESETS[matters], bonds: [], musts: [], ...stock };
+    return { job, weights: PRESETS[matters], ...stock };
   }, [screen, sound, players, way, matters, stock]);
   const { planning } = usePlans(question);
   return (

@@ -2,6 +2,7 @@
 
 import { Button } from "antd";
 import type { Remote } from "comlink";
+import type { WishConflict } from "@/core/plan";
 import { conflictOfWishes } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { plansWords } from "@/ui/words";
@@ -9,15 +10,16 @@ import type { PlanQuestion, PlansWorker } from "@/workers/plans-worker";
 import styles from "./plans.module.css";
 import { usePlanner } from "./use-plans";
 
-const askConflict = (planner: Remote<PlansWorker>, question: PlanQuestion) => planner.conflict(question);
+const askConflict = async (planner: Remote<PlansWorker>, question: PlanQuestion): Promise<WishConflict> => planner.conflict(question);
 
 /** Where no plan keeps to all that is wished: the smallest set of hard wishes that cannot all be had. */
 export function Conflict({ question, onLetGo }: { question: PlanQuestion; onLetGo: () => void }) {
   const job = useJob((state) => state.job);
-  const conflict = usePlanner(question, question.musts.length ? askConflict : null, askConflict);
+  const hasMusts = job.brief.musts.length + job.brief.mustStay.length > 0;
+  const conflict = usePlanner(question, hasMusts ? askConflict : null, askConflict);
   return (
     <section className={styles.notHere} aria-label={plansWords.conflict}>
-      {question.musts.length ? <p role="status">{conflict ? conflictOfWishes(job, conflict) : plansWords.lookingForConflict}</p> : null}
+      {hasMusts ? <p role="status">{conflict ? conflictOfWishes(job, conflict) : plansWords.lookingForConflict}</p> : null}
       <Button onClick={onLetGo}>{plansWords.letGo}</Button>
     </section>
   );

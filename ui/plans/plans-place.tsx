@@ -5,8 +5,19 @@ import type { Remote } from "comlink";
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { chosenSoundSystem, freeId, MOST_SNAPSHOTS, type Job } from "@/core/job";
-import { planCommand, presetOf, PRESET_NAMES, PRESETS, readWeights, writeWeights, type PlanSearch, type WiringPlan } from "@/core/plan";
-import { impossibleSchool, planProof, PRESET_WORDS, SCHOOL_WORDS, tradeWords } from "@/core/text";
+import {
+  planCommand,
+  presetOf,
+  PRESET_NAMES,
+  PRESETS,
+  readWeights,
+  weightsOf,
+  writeWeights,
+  type PlanSearch,
+  type Trades,
+  type WiringPlan,
+} from "@/core/plan";
+import { impossibleSchool, planProof, PRESET_WORDS, SCHOOL_WORDS, tradesProof, tradeWords } from "@/core/text";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { EmptyPlace, Switcher, Tabs, useChosen } from "@/ui/kit";
 import { useStock } from "@/ui/stock";
@@ -19,7 +30,7 @@ import { PlanStory } from "./plan-story";
 import styles from "./plans.module.css";
 import { usePlanner, usePlans } from "./use-plans";
 import { WhyOtherwise } from "./why-otherwise";
-import { NO_WISHES, WishList, type Wishes } from "./wishes";
+import { NO_WISHES, WishList } from "./wishes";
 
 const TUNED = "tuned";
 const WEIGHTS = [...PRESET_NAMES.map((key) => ({ key, name: PRESET_WORDS[key] })), { key: TUNED, name: plansWords.tuning }] as const;
@@ -46,21 +57,18 @@ export function PlansPlace() {
   const [view, setView] = useChosen("view");
   const [tab, setTab] = useState<(typeof MARGIN)[number]["key"]>("plan");
   const [column, setColumn] = useState(0);
-  const [wishes, setWishes] = useState<Wishes>(NO_WISHES);
-  const weights = useMemo(() => weightsOf(wanted), [wanted]);
+  const { weighing } = job.brief;
+  const weights = useMemo(() => weightsIn(wanted) ?? weightsOf({ weighing }), [wanted, weighing]);
   const preset = presetOf(weights);
-  const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...wishes, ...stock }, [job, weights, wishes, stock]);
+  const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...stock }, [job, weights, stock]);
   // Which plans none other beats hangs on no weights: what is played through for it is the same for all.
-  const unweighed = useMemo<PlanQuestion | null>(
-    () => stock && { job, weights: PRESETS["best-sound"], ...wishes, ...stock },
-    [job, wishes, stock],
-  );
+  const unweighed = useMemo<PlanQuestion | null>(() => stock && { job, weights: PRESETS["best-sound"], ...stock }, [job, stock]);
   const { planning, stop, again } = usePlans(question);
   const isTrades = view === "trades";
   const trades = usePlanner(unweighed, isTrades && planning.state === "found" ? askTrades : null, askTrades);
   const system = chosenSoundSystem(job)?.id ?? "";
   const found = planning.state === "found" ? planning.found : null;
-  const columns = useMemo(() => columnsOf(found, isTrades ? (trades ?? []) : null), [found, isTrades, trades]);
+  const columns = useMemo(() => columnsOf(found, isTrades ? (trades?.plans ?? []) : null), [found, isTrades, trades]);
   const chosen = columns[column] ? column : 0;
   const plan = columns[chosen]?.plan;
   const best = found?.plans[0];
@@ -75,7 +83,7 @@ export function PlansPlace() {
         question ? (
           <Tabs label={plansWords.marginLabel} tabs={MARGIN} chosen={tab} onChoose={setTab}>
             {tab === "plan" && plan ? <PlanStory plan={plan} system={system} onApply={() => apply(plan)} /> : null}
-            {tab === "wishes" ? <WishList plan={plan} wishes={wishes} onWishes={setWishes} /> : null}
+            {tab === "wishes" ? <WishList plan={plan} /> : null}
             {tab === "why" && best ? <WhyOtherwise question={question} best={best} system={system} /> : null}
           </Tabs>
         ) : null
@@ -91,6 +99,11 @@ export function PlansPlace() {
             chosen={preset ?? TUNED}
             onChoose={(key) => setWanted(key === TUNED ? writeWeights({ ...weights, sound: weights.sound - 5 }) : key)}
           />
+          {writeWeights(weights) === writeWeights(weightsOf(job.brief)) ? null : (
+            <Button size="small" onClick={() => void edit({ kind: "edit-brief", fields: { weighing: preset ?? weights } })}>
+              {plansWords.keepWeights}
+            </Button>
+          )}
           <Switcher label={plansWords.view} choices={VIEWS} chosen={isTrades ? "trades" : "ways"} onChoose={setView} />
         </header>
         {preset === null && !isTrades ? <FineTuning weights={weights} onWeights={(next) => setWanted(writeWeights(next))} /> : null}
@@ -117,10 +130,12 @@ export function PlansPlace() {
         ) : null}
         {found ? (
           <>
-            <p role="status">{isTrades ? (trades ? plansWords.tradesShown : plansWords.lookingForTrades) : planProof(found)}</p>
+            <p role="status">{isTrades ? (trades ? tradesProof(trades) : plansWords.lookingForTrades) : planProof(found)}</p>
             {columns.length ? <PlanBench columns={columns} system={system} chosen={chosen} onChoose={setColumn} /> : null}
             {isTrades ? null : <NotHere job={job} found={found} system={system} />}
-            {found.plans.length === 0 && question ? <Conflict question={question} onLetGo={() => setWishes(NO_WISHES)} /> : null}
+            {found.plans.length === 0 && question ? (
+              <Conflict question={question} onLetGo={() => void edit({ kind: "edit-brief", fields: NO_WISHES })} />
+            ) : null}
           </>
         ) : null}
       </div>
@@ -128,14 +143,14 @@ export function PlansPlace() {
   );
 }
 
-/** The weights that an address names: a preset, or numbers; best sound where it names none. */
-function weightsOf(text: string | null) {
+/** The weights that an address names, a preset or numbers; null where it names none. */
+function weightsIn(text: string | null) {
   const preset = PRESET_NAMES.find((name) => name === text);
-  return preset ? PRESETS[preset] : ((text === null ? null : readWeights(text)) ?? PRESETS["best-sound"]);
+  return preset ? PRESETS[preset] : text === null ? null : readWeights(text);
 }
 
 /** What stands side by side: the best of each school, or the trades. */
-function columnsOf(found: PlanSearch | null, trades: Awaited<ReturnType<typeof askTrades>> | null): readonly BenchColumn[] {
+function columnsOf(found: PlanSearch | null, trades: Trades["plans"] | null): readonly BenchColumn[] {
   if (trades) return trades.map((one) => ({ plan: one.plan, heading: tradeWords(one, trades), words: SCHOOL_WORDS[one.plan.school] }));
   const plans = found?.plans.slice(0, SIDE_BY_SIDE) ?? [];
   const top = plans[0]?.points ?? 0;

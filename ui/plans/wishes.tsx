@@ -1,36 +1,31 @@
 "use client";
 
 import { X } from "lucide-react";
-import { pinnable, SCHOOLS, type Bond, type Must, type WiringPlan } from "@/core/plan";
+import { findArchetype } from "@/core/device";
+import type { Brief, Job, Want } from "@/core/job";
+import { pinnable, readWant, SCHOOLS, type Bond, type WiringPlan } from "@/core/plan";
 import { deviceName, mustWords, SCHOOL_WORDS, upperFirst } from "@/core/text";
-import { useJob } from "@/ui/job";
+import { useIntents, useJob } from "@/ui/job";
 import { Choice } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import styles from "./plans.module.css";
 
-/** What a plan must keep to, and what it must fulfil. */
-export interface Wishes {
-  readonly bonds: readonly Bond[];
-  readonly musts: readonly Must[];
-}
-export const NO_WISHES: Wishes = { bonds: [], musts: [] };
-
-interface WishesProps {
-  readonly plan: WiringPlan | undefined;
-  readonly wishes: Wishes;
-  readonly onWishes: (wishes: Wishes) => void;
-}
+/** Nothing wished of plans. */
+export const NO_WISHES = { bonds: [], musts: [], hopes: [] } satisfies Partial<Brief>;
 
 const ANYWHERE = "";
-const MUSTS = ["sounds", "whole", "picture"] as const;
+const WANTS = ["sounds", "whole", "picture"] as const;
+/** The fewest remotes that an act can take, and as many as most households bear. */
+const REMOTES = [1, 2] as const;
 
-/** Pins, bans and hard wishes. Planned anew at once with each. */
-export function WishList({ plan, wishes, onWishes }: WishesProps) {
+/** Pins, bans, what must be and what had better be, as the brief keeps them. Planned anew at once with each. */
+export function WishList({ plan }: { plan: WiringPlan | undefined }) {
   const job = useJob((state) => state.job);
-  const { bonds, musts } = wishes;
+  const { edit } = useIntents();
+  const { bonds, musts, hopes, mustStay } = job.brief;
   const players = job.devices.filter(({ role }) => role === "player");
   const hubs = pinnable(job);
-  const keep = (change: Partial<Wishes>) => onWishes({ ...wishes, ...change });
+  const keep = (fields: Partial<Pick<Brief, "bonds" | "musts" | "hopes">>) => void edit({ kind: "edit-brief", fields });
   const pinOf = (player: string) => bonds.find((bond) => bond.bond === "pin" && bond.player === player);
   const pin = (player: string, hub: string) =>
     keep({
@@ -39,9 +34,8 @@ export function WishList({ plan, wishes, onWishes }: WishesProps) {
         ...(hub === ANYWHERE ? [] : [{ bond: "pin", player, hub, port: null } as const]),
       ],
     });
-  const without = (bond: Bond) => keep({ bonds: [...bonds, bond] });
   const noCables = bonds.some(({ bond }) => bond === "forbid-new-cables");
-  const asked = job.devices.filter(({ sources }) => sources.length > 0);
+  const isWished = (want: Want) => [...musts, ...hopes].some((one) => textOf(one) === textOf(want));
   return (
     <section className={styles.wishes} aria-label={plansWords.wishes}>
       {players.map(({ id, name }) => {
@@ -82,14 +76,12 @@ export function WishList({ plan, wishes, onWishes }: WishesProps) {
         size="small"
         value={null}
         placeholder={plansWords.mustHave}
-        options={asked.flatMap(({ id }) =>
-          MUSTS.map((must) => ({ value: `${must}:${id}`, label: upperFirst(mustWords(job, { must, device: id })) })),
-        )}
+        options={wantsOf(job)
+          .filter((want) => !isWished(want))
+          .map((want) => ({ value: textOf(want), label: upperFirst(mustWords(job, want)) }))}
         onChange={(text: string | null) => {
-          const [must, device] = text?.split(":") ?? [];
-          const wish = MUSTS.find((one) => one === must);
-          if (wish && device && !musts.some((one) => one.must === wish && one.device === device))
-            keep({ musts: [...musts, { must: wish, device }] });
+          const want = text === null ? null : readWant(job, text);
+          if (want) keep({ musts: [...musts, want] });
         }}
       />
       <Choice
@@ -105,15 +97,27 @@ export function WishList({ plan, wishes, onWishes }: WishesProps) {
         ]}
         onChange={(text: string | null) => {
           const [what, name = ""] = text?.split(":") ?? [];
-          if (what) without(what === "box" ? { bond: "forbid-box", archetype: name } : { bond: "forbid-school", school: name });
+          const bond: Bond = what === "box" ? { bond: "forbid-box", archetype: name } : { bond: "forbid-school", school: name };
+          if (what) keep({ bonds: [...bonds, bond] });
         }}
       />
       <ul>
-        {musts.map((wish) => (
+        {musts.map((want) => (
           <Kept
-            key={`${wish.must} ${wish.device}`}
-            words={upperFirst(mustWords(job, wish))}
-            onLetGo={() => keep({ musts: musts.filter((one) => one !== wish) })}
+            key={textOf(want)}
+            words={upperFirst(mustWords(job, want))}
+            isFirm
+            onTurn={() => keep({ musts: musts.filter((one) => one !== want), hopes: [...hopes, want] })}
+            onLetGo={() => keep({ musts: musts.filter((one) => one !== want) })}
+          />
+        ))}
+        {hopes.map((want) => (
+          <Kept
+            key={textOf(want)}
+            words={upperFirst(mustWords(job, want))}
+            isFirm={false}
+            onTurn={() => keep({ hopes: hopes.filter((one) => one !== want), musts: [...musts, want] })}
+            onLetGo={() => keep({ hopes: hopes.filter((one) => one !== want) })}
           />
         ))}
         {bonds.flatMap((bond) =>
@@ -122,14 +126,16 @@ export function WishList({ plan, wishes, onWishes }: WishesProps) {
                 <Kept
                   key={JSON.stringify(bond)}
                   words={plansWords.without(
-                    bond.bond === "forbid-box" ? bond.archetype : (SCHOOLS.find((one) => one === bond.school) ?? bond.school),
+                    bond.bond === "forbid-box"
+                      ? (findArchetype(bond.archetype)?.name ?? bond.archetype)
+                      : SCHOOL_WORDS[SCHOOLS.find((one) => one === bond.school) ?? "mixed"].toLowerCase(),
                   )}
                   onLetGo={() => keep({ bonds: bonds.filter((other) => other !== bond) })}
                 />,
               ]
             : [],
         )}
-        {job.brief.mustStay.map((device) => (
+        {mustStay.map((device) => (
           <li key={device} className={styles.quiet}>
             {plansWords.staysByBrief(deviceName(job, device))}
           </li>
@@ -139,10 +145,38 @@ export function WishList({ plan, wishes, onWishes }: WishesProps) {
   );
 }
 
-function Kept({ words, onLetGo }: { words: string; onLetGo: () => void }) {
+/** Everything that can be wished of the wired room. */
+function wantsOf(job: Job): readonly Want[] {
+  const asked = job.devices.filter(({ sources }) => sources.length > 0);
+  const hasScreens = job.devices.filter(({ role, display }) => role === "screen" && display).length > 1;
+  return [
+    ...REMOTES.map((most): Want => ({ want: "remotes", most })),
+    ...asked.flatMap(({ id, role }) => [
+      ...WANTS.map((want): Want => ({ want, device: id })),
+      ...(hasScreens && role === "player" ? [{ want: "everywhere", device: id } as const] : []),
+    ]),
+  ];
+}
+
+const textOf = (want: Want): string => `${want.want}:${"device" in want ? want.device : want.most}`;
+
+interface KeptProps {
+  readonly words: string;
+  /** It must be, or had better be; undefined: it is a ban. */
+  readonly isFirm?: boolean;
+  readonly onTurn?: () => void;
+  readonly onLetGo: () => void;
+}
+
+function Kept({ words, isFirm, onTurn, onLetGo }: KeptProps) {
   return (
     <li className={styles.kept}>
       <span>{words}</span>
+      {onTurn && isFirm !== undefined ? (
+        <button type="button" className={styles.firmness} aria-label={plansWords.turnWish(words, isFirm)} onClick={onTurn}>
+          {isFirm ? plansWords.must : plansWords.hope}
+        </button>
+      ) : null}
       <button type="button" aria-label={plansWords.letGoOf(words)} onClick={onLetGo}>
         <X size={16} aria-hidden />
       </button>

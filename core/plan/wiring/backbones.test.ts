@@ -168,6 +168,20 @@ describe("the bound of an assignment", () => {
     );
   });
 
+  test("from the way of its sound and from who hears whom is never below what the plug brings, with any settings of the hubs", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { measure, backbone, tables, grounds } of worked(spaceOf(one), 6, 4)) {
+          const caps = new Caps(measure, backbone);
+          tables.flat().forEach((plug) => caps.look(plug));
+          for (const { plug, option } of grounds.flatMap(({ options }) => options.flat()))
+            if (option) expect(option.points).toBeLessThanOrEqual(caps.of(plug) + 1e-6);
+        }
+      }),
+      { numRuns: 80, seed: 36 },
+    );
+  });
+
   test("from the reach of a socket alone is never below what the plug brings, nor is what one ground tells of another", () => {
     fc.assert(
       fc.property(rooms, (one) => {

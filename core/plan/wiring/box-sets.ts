@@ -6,7 +6,10 @@ import { hdmiOutputs, inputKinds, NO_SOCKETS } from "./sockets";
 import type { BoxAtHand, WiringSpace } from "./space";
 import type { Wire } from "./wires";
 
-/** No box, each box, and where there are several screens pairs of which one shares the picture out. */
+/**
+ * No box, each box, and where there are several screens pairs of which one shares the picture out. Where one screen alone is lit at a time
+ * all players can come through one input: then a box that gathers sockets may stand before such a pair.
+ */
 export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): readonly (readonly BoxAtHand[])[] {
   const forbidden = new Set(bonds.flatMap((bond) => (bond.bond === "forbid-box" ? [bond.archetype] : [])));
   const wanted = bonds.flatMap((bond) => (bond.bond === "use-box" ? [bond.archetype] : []));
@@ -17,17 +20,21 @@ export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): r
   const shares = own.filter(({ device }) => hdmiOutputs(device).length > 1);
   const takes = own.filter((box) => !shares.includes(box));
   const pairs = screens.length > 1 ? shares.flatMap((a) => takes.map((b) => [a, b])) : [];
-  return [[], ...own.map((box) => [box]), ...pairs].filter((set) =>
+  const gathers = job.brief.screensAtOnce === "one" ? takes.filter(({ device }) => isGatherer(device)) : [];
+  const chains = gathers.flatMap((first) =>
+    pairs.flatMap((pair) => (pair.some(({ device }) => isGatherer(device)) ? [] : [[first, ...pair]])),
+  );
+  return [[], ...own.map((box) => [box]), ...pairs, ...chains].filter((set) =>
     wanted.every((archetype) => set.some(({ device }) => (device.archetype ?? device.id) === archetype)),
   );
 }
 
-/** Two boxes are worth their place only as a chain that lights every screen. */
+/** Several boxes are worth their place only as a chain that lights every screen. */
 export function reachesScreens({ screens }: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean {
   if (boxes.length < 2) return true;
   const ids = new Set(boxes.map(({ device }) => device.id));
-  const isChain = wires.some(({ cable }) => ids.has(cable.from.device) && ids.has(cable.to.device));
-  return isChain && screens.every(({ id }) => wires.some(({ cable }) => cable.to.device === id));
+  const links = wires.filter(({ cable }) => ids.has(cable.from.device) && ids.has(cable.to.device)).length;
+  return links >= boxes.length - 1 && screens.every(({ id }) => wires.some(({ cable }) => cable.to.device === id));
 }
 
 /** Every box does something: something goes in, and what it is there for goes out. */

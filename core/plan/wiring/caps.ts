@@ -54,11 +54,16 @@ export class Caps {
 
   /** The points that the acts of its player bring at most, once it was looked into. */
   actsOf(plug: Plug): number {
+    return this.measure.weights.ease * ACTS_SHARE * this.easeOf(plug);
+  }
+
+  /** The same as a share of all acts. */
+  easeOf(plug: Plug): number {
     return this.looked.get(plug)?.acts ?? Infinity;
   }
 
   look(plug: Plug): void {
-    const { space, weights, most, sounds } = this.measure;
+    const { space, most, sounds } = this.measure;
     const player = space.players.find(({ id }) => id === plug.player);
     const { wire, reach } = plug;
     if (!player || !wire || !reach) return;
@@ -71,7 +76,7 @@ export class Caps {
     const heard = this.hearing.ofSocket(cable.to, cable.controlWire);
     const acts = actsAtMost(space, this.hearing, player.id, heard);
     const cap = most.ofPlayer(player.id, reach, { sounds: kept, acts, alone: true });
-    this.looked.set(plug, { most: Math.min(plug.most, cap), acts: weights.ease * ACTS_SHARE * acts });
+    this.looked.set(plug, { most: Math.min(plug.most, cap), acts });
   }
 
   /** What is heard of a plug on a ground: as on another ground of the backbone where every switch that was asked about stands alike. */

@@ -1,14 +1,7 @@
 import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, findDevice, replaceDevice, type Job } from "@/core/job";
-import { backbonesOf } from "./backbones";
-import { Caps } from "./caps";
-import { bestSettled, Worth } from "./nodes";
-import type { Must } from "./musts";
-import { groundsOf, newMeasure } from "./grounds";
-import { plugsOf } from "./plugs";
-import { schoolsOn } from "./schools";
-import { wiringSpace, type AtHand, type Bond } from "./space";
-import { startsOf } from "./starts";
+import { searchPlans, type PlanOptions } from "./search";
+import { wiringSpace, type AtHand, type Bond, type Must } from "./space";
 import { PRESETS } from "./weights";
 
 /** A room with what may be put into it and what is wished of it. */
@@ -19,53 +12,84 @@ export interface Wished {
   readonly musts: readonly Must[];
 }
 
+/** Whether all that must be can be had together. */
+export type WishConflict =
+  | { readonly kind: "none" }
+  /** None of these can be spared: without any one of them the others can be had. Where the time was over some might still be. */
+  | { readonly kind: "conflict"; readonly musts: readonly Must[]; readonly isSmallest: boolean }
+  /** The time was over before anything was shown. */
+  | { readonly kind: "not-known" };
+
 /**
- * A set of wishes that cannot all be had, none of which can be spared: without any one of them the others can. Null where all of them
- * can be had. A device that need not be kept may be replaced by another of its kind from the shelf.
+ * The smallest set of wishes that cannot all be had: each is left out in turn, and stays out where the others cannot be had even so.
+ * A device that need not be kept may be replaced by another of its kind from the shelf.
  */
-export function smallestConflict(wished: Wished): readonly Must[] | null {
-  if (isPossible(wished)) return null;
+export function smallestConflict(wished: Wished, { clock, mostMs = Infinity }: Pick<PlanOptions, "clock" | "mostMs"> = {}): WishConflict {
+  const begun = clock?.() ?? 0;
+  const timeLeft = () => (clock ? begun + mostMs - clock() : Infinity);
+  const ask = (musts: readonly Must[], mayGo: readonly string[]) => isPossible({ ...wished, musts }, mayGo, { clock, timeLeft });
+  switch (ask(wished.musts, [])) {
+    case "yes":
+      return { kind: "none" };
+    case "not-known":
+      return { kind: "not-known" };
+    case "no":
+  }
   let kept = wished.musts;
+  let isSmallest = true;
   for (const wish of wished.musts) {
     const fewer = kept.filter((other) => other !== wish);
-    if (!isPossible({ ...wished, musts: fewer }, replaceable(wished.musts, fewer))) kept = fewer;
+    const answer = ask(fewer, replaceable(wished.musts, fewer));
+    if (answer === "no") kept = fewer;
+    isSmallest &&= answer !== "not-known";
   }
-  return kept;
+  return { kind: "conflict", musts: kept, isSmallest };
 }
 
 /** Devices whose keeping was wished and is wished no more. */
 const replaceable = (all: readonly Must[], left: readonly Must[]): readonly string[] =>
-  all.flatMap((wish) => (wish.must === "keep" && !left.includes(wish) ? [wish.device] : []));
+  all.flatMap((wish) => (wish.want === "keep" && !left.includes(wish) ? [wish.device] : []));
 
-/** Whether any way to wire the room fulfils every wish, with these devices replaced by others of their kind where that helps. */
-function isPossible(wished: Wished, mayGo: readonly string[] = []): boolean {
-  if (canBeWired(wished)) return true;
-  const [device, ...rest] = mayGo;
-  const old = device === undefined ? undefined : findDevice(wished.job, device);
-  if (!old) return rest.length > 0 && isPossible(wished, rest);
-  return (
-    isPossible(wished, rest) ||
-    SHELF.some(({ archetype, role }) => {
-      if (role !== old.role || archetype === old.archetype) return false;
-      const other = { ...fromShelfOrThrow(archetype, { id: old.id, name: old.name }), sources: old.sources };
-      const applied = applyCommand(wished.job, replaceDevice(wished.job, old.id, other));
-      return applied.ok && isPossible({ ...wished, job: applied.value.job }, rest);
-    })
-  );
+interface Time {
+  readonly clock: PlanOptions["clock"];
+  readonly timeLeft: () => number;
 }
 
-/** Whether some backbone with some settings leaves every player an option that fulfils what is wished of it. */
-function canBeWired({ job, atHand, bonds, musts }: Wished): boolean {
-  const space = wiringSpace(job, atHand, { bonds, musts });
-  if (!space) return false;
-  const measure = newMeasure(space, PRESETS["best-sound"]);
-  for (const backbone of backbonesOf(space)) {
-    const { tables } = plugsOf(measure, backbone);
-    const starts = schoolsOn(space, backbone).flatMap((school) => startsOf(space, backbone, school, tables));
-    for (const ground of groundsOf(measure, backbone)) {
-      const worth = new Worth(measure, ground, new Map(), new Caps(measure, backbone));
-      if (starts.some((start) => bestSettled(start, worth, -Infinity) !== null)) return true;
-    }
+type Possible = "yes" | "no" | "not-known";
+
+/** Whether any way to wire the room fulfils every wish, with these devices replaced by others of their kind where that helps. */
+function isPossible(wished: Wished, mayGo: readonly string[], time: Time): Possible {
+  let answer = canBeWired(wished, time);
+  const [device, ...rest] = mayGo;
+  if (answer === "yes" || device === undefined) return answer;
+  const old = findDevice(wished.job, device);
+  const others = SHELF.filter(({ archetype, role }) => old && role === old.role && archetype !== old.archetype);
+  const tries = [
+    () => isPossible(wished, rest, time),
+    ...others.map(({ archetype }) => () => {
+      const other = { ...fromShelfOrThrow(archetype, { id: device, name: old?.name ?? device }), sources: old?.sources ?? [] };
+      const applied = applyCommand(wished.job, replaceDevice(wished.job, device, other));
+      return applied.ok ? isPossible({ ...wished, job: applied.value.job }, rest, time) : "no";
+    }),
+  ];
+  for (const attempt of tries) {
+    const found = attempt();
+    if (found === "yes") return "yes";
+    if (found === "not-known") answer = "not-known";
   }
-  return false;
+  return answer;
+}
+
+/** Whether some way of wiring fulfils what must be. */
+function canBeWired({ job, atHand, bonds, musts }: Wished, { clock, timeLeft }: Time): Possible {
+  const space = wiringSpace(job, atHand, { bonds, musts });
+  if (!space) return "no";
+  const mostMs = timeLeft();
+  if (mostMs <= 0) return "not-known";
+  const { plans, proven } = searchPlans(space, PRESETS["best-sound"], {
+    ...(clock ? { clock, mostMs } : {}),
+    anyPlan: true,
+    onlyBest: true,
+  });
+  return plans.length ? "yes" : proven ? "no" : "not-known";
 }

@@ -25,7 +25,8 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
   const wires = controlWires(job);
   const wiresAt = (device: Device): ReadonlySet<number> =>
     new Set(device.ports.flatMap(({ id, connector }) => (connector === "hdmi" ? [wires.of({ device: device.id, port: id })] : [])));
-  const at = (ids: readonly string[]) => new Set(job.devices.filter(({ id }) => ids.includes(id)).flatMap((device) => [...wiresAt(device)]));
+  const at = (ids: readonly string[]) =>
+    new Set(job.devices.filter(({ id }) => ids.includes(id)).flatMap((device) => [...wiresAt(device)]));
   const main = at(space.mainScreen === null ? [] : [space.mainScreen]);
   const screens = at(space.screens.map(({ id }) => id));
   const system = wiresAt(space.system);

@@ -6,7 +6,7 @@ import type { Backbone } from "./backbones";
 import { effortPoints, menuEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
-import { fulfils } from "./musts";
+import { fulfils, hopePoints } from "./musts";
 import { mostOf, type Most } from "./most";
 import { pictureOnScreens, WHOLE_ON_ALL } from "./picture-on";
 import { reachOf } from "./reach";
@@ -69,7 +69,8 @@ export function* groundsOf({ space, weights, memo }: Measure, backbone: Backbone
       sources.length ? memo.rowsOf(job, id, () => arrivalsOnly(job, "planned", id)).rows : [],
     );
     if (!leadsCarry(space, backbone, rows) || !isFulfilled(space, rows)) continue;
-    const points = rowPoints(space, rows, share, weights) - effortPoints(menuEffort(backbone.hubs, settings), weights);
+    const points =
+      rowPoints(space, rows, share, weights) + hopesOf(space, rows) - effortPoints(menuEffort(backbone.hubs, settings), weights);
     yield { backbone, hubs, settings, job, rows, points };
   }
 }
@@ -106,17 +107,18 @@ export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device):
   });
 }
 
-/** What is wished of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
-const isFulfilled = ({ musts, players }: WiringSpace, rows: readonly Arrival[]): boolean =>
-  musts.every(
-    ({ device }) =>
-      players.some(({ id }) => id === device) ||
-      fulfils(
-        musts,
-        device,
-        rows.filter(({ player }) => player === device),
-      ),
-  );
+/** What must be of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
+const isFulfilled = (space: WiringSpace, rows: readonly Arrival[]): boolean =>
+  staying(space).every(({ id }) => fulfils(space, id, rowsOf(rows, id)));
+
+/** The points of what was hoped of such devices. */
+const hopesOf = (space: WiringSpace, rows: readonly Arrival[]): number =>
+  staying(space).reduce((sum, { id }) => sum + hopePoints(space, id, rowsOf(rows, id)), 0);
+
+const staying = ({ job, players }: WiringSpace): readonly Device[] =>
+  job.devices.filter(({ id }) => !players.some((player) => player.id === id));
+
+const rowsOf = (rows: readonly Arrival[], device: string): readonly Arrival[] => rows.filter(({ player }) => player === device);
 
 /** A lead out of a screen that has sound of its own carries that sound, or it is not worth laying. */
 export function leadsCarry({ screens }: WiringSpace, { wires, hubs }: Backbone, rows: readonly Arrival[]): boolean {

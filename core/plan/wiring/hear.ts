@@ -4,7 +4,7 @@ import { addEffort, effortPoints, menuEffort, wireEffort, type Effort } from "./
 import { contentShare, rowPoints } from "./figures";
 import type { Ground, Measure } from "./grounds";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
-import { fulfils } from "./musts";
+import { fulfils, hopePoints, hopesAtMost } from "./musts";
 import type { Plug } from "./plugs";
 import { isSeenAlone } from "./reach";
 import { jobWith } from "./room-of";
@@ -20,6 +20,8 @@ export interface Heard {
   readonly player: Device;
   readonly wire: Wire;
   readonly rows: readonly Arrival[];
+  /** It can be watched while the sound system sleeps. */
+  readonly isAlone: boolean;
   /** Its points without its acts. */
   readonly points: number;
   /** No more than this, without its acts, with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
@@ -51,13 +53,23 @@ export function hear(
     const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [set]);
     const { rows, asked } = memo.rowsOf(job, standIn.id, () => arrivalsOnly(job, "planned", standIn.id));
     for (const question of asked) questions.add(question);
-    if (!fulfils(space.musts, id, rows)) continue;
+    if (!fulfils(space, id, rows)) continue;
     const effort = addEffort(laying, menuEffort([player], settings));
-    const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isSeenAlone(space, job, standIn))) / space.players.length;
-    const points = rowPoints(space, rows, share, weights) + alone - effortPoints(effort, weights);
+    const isAlone = isSeenAlone(space, job, standIn);
+    const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
+    const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(effort, weights);
     // The points of the same rows, were all their sound whole.
     const whole = rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player) * share * weights.sound;
-    heard.push({ settings, effort, player: set, wire, rows, points, most: whole + alone - effortPoints(laying, weights) });
+    heard.push({
+      settings,
+      effort,
+      isAlone,
+      player: set,
+      wire,
+      rows,
+      points,
+      most: whole + hopesAtMost(space, id) + alone - effortPoints(laying, weights),
+    });
     // What a player sends for sound does not touch its picture: once all of its sound is whole nothing else is worth trying.
     if (player.control.quirks.length === 0 && rows.every((row) => soundKept(space.job, row) === 1)) break;
   }

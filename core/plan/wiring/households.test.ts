@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { device, withQuirks } from "@/demo/room-under-test";
 import { withMoreSockets, type Device } from "@/core/device";
 import { applyCommand, emptyJob, type Brief, type Job } from "@/core/job";
-import { figureLines, impossibleSchool } from "@/core/text";
+import { figureLines, givenUp, impossibleSchool } from "@/core/text";
 import { boxOfShelf } from "./at-hand";
 import { planCommand } from "./plan-command";
 import { searchPlans, type PlanSearch } from "./search";
@@ -86,6 +86,39 @@ describe("a projector and a television in one room", () => {
     expect(plan.archetypes).not.toContain("matrix-4x2");
     expect(plan.figures.picture).toBeLessThan(0.75);
     expect(plan.figures.unplugged).toBe(0);
+  });
+});
+
+describe("a projector and an old television of which one alone is lit at a time", () => {
+  const devices = [
+    device("tv-no-return", "tv"),
+    device("projector", "projector"),
+    device("bar-earc-only", "bar"),
+    device("disc-player-4k", "disc"),
+    device("console-mat", "console"),
+    device("streamer-4k", "streamer"),
+    device("set-top-box", "box"),
+  ];
+  const brief = { screensAtOnce: "one", musts: [{ want: "everywhere", device: "disc" }] } as const;
+  const prices = { "matrix-4x2": 380, "splitter-1x2": 30, extractor: 60, "earc-extractor-mixed": 110, "switch-3x1": 40 };
+
+  test("where money counts everything comes through the one input of an extractor, and the plan says what that loses", () => {
+    const plan = best(planned(household({ ...brief, musts: [...brief.musts] }, ...devices), "least-spending", prices));
+    expect(plan).toMatchObject({ school: "split", proven: true });
+    expect(plan.archetypes.toSorted()).toEqual(["earc-extractor-mixed", "splitter-1x2", "switch-3x1"]);
+    // Three players share the switch; the fourth is left beside it, and silent.
+    expect([...plan.places.values()].filter((hub) => hub === "switch-3x1")).toHaveLength(3);
+    expect(plan.figures.sound).toBeLessThan(0.8);
+    expect(givenUp(plan).map(({ words }) => words)).toContainEqual(
+      expect.stringMatching(/^console, game: nothing arrives\. .*nothing joins it to bar/),
+    );
+  });
+
+  test("where several are lit at once no switch stands before them: each player has a way of its own", () => {
+    const several = household({ ...brief, musts: [...brief.musts], screensAtOnce: "several" }, ...devices);
+    const plan = best(planned(several, "least-spending", prices));
+    expect(plan.archetypes.toSorted()).toEqual(["earc-extractor-mixed", "splitter-1x2"]);
+    expect([...plan.places.values()].filter((hub) => hub === "earc-extractor-mixed")).toHaveLength(1);
   });
 });
 

@@ -1,6 +1,6 @@
 export { bestAssignment, type Assignment, type WorthTable } from "./assignment";
-export { smallestConflict, type Wished } from "./conflict";
-export { readMust, type Must } from "./musts";
+export { smallestConflict, type WishConflict, type Wished } from "./conflict";
+export { readMust, readWant } from "./musts";
 export { atHand, boxOfShelf } from "./at-hand";
 export type { PlanFigures } from "./figures";
 export {
@@ -20,8 +20,19 @@ export { SCHOOLS, type School } from "./schools";
 export { isCutOff } from "./leads";
 export type { WiringPlan } from "./make-plan";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
-export { wiringSpace, type AtHand, type Bond, type BoxAtHand, type CableAtHand, type WiringSpace } from "./space";
-export { PRESETS, PRESET_NAMES, type Preset, type Weights } from "./weights";
-export { MOST_TRADES, tradesOf, type Trade, type TradedPlan } from "./trades";
+export {
+  wiringSpace,
+  wishesOf,
+  type AtHand,
+  type Bond,
+  type BoxAtHand,
+  type CableAtHand,
+  type Must,
+  type PlanWishes,
+  type WiringSpace,
+} from "./space";
+export { PRESETS, PRESET_NAMES, weightsOf, type Preset, type Weights } from "./weights";
+export type { Trade, TradedPlan } from "./trade";
+export { MOST_TRADES, tradesOf, type Trades } from "./trades";
 export { whatIfs, type Supposition, type WhatIf } from "./what-if";
 export { whyNot, type WhyNot } from "./why-not";

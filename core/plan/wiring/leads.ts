@@ -85,7 +85,5 @@ function worthLaying({ decodes }: Device, leads: readonly Wire[]): readonly Wire
   const decodesAll = OVER_DIGITAL.every((coding) => decodes?.some((row) => row.coding === coding));
   const isSpared = decodesAll && leads.some(isDigital);
   const [firstAnalogue] = leads.filter((lead) => !isDigital(lead) && !lead.lying && lead.cable.class !== "bluetooth");
-  return leads.filter(
-    (lead) => lead.lying || isDigital(lead) || lead.cable.class === "bluetooth" || (!isSpared && lead === firstAnalogue),
-  );
+  return leads.filter((lead) => lead.lying || isDigital(lead) || lead.cable.class === "bluetooth" || (!isSpared && lead === firstAnalogue));
 }

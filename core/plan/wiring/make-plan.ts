@@ -7,6 +7,7 @@ import { giveOut, suppliedBy, withOwnIds } from "./give-out";
 import { figuresOf, leadsAreUsed, type PlanFigures } from "./figures";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
+import { bearsRemotes, hopePoints, remotePoints } from "./musts";
 import type { PlayerOption } from "./settle";
 import type { School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
@@ -52,7 +53,17 @@ export function planOf({ space, weights }: Measure, ground: Ground, school: Scho
   const solved = solve(job, "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
   const figures = figuresOf(space, solved, effort, { menus: menusOf(set, settings), toBuy: toBuy(backbone.boxes, wires) });
+  if (!bearsRemotes(space, figures.remotes)) return null;
+  const hoped = job.devices.map(({ id }) =>
+    hopePoints(
+      space,
+      id,
+      solved.rows.filter(({ player }) => player === id),
+    ),
+  );
+  const hopes = hoped.reduce((sum, one) => sum + one, remotePoints(space, figures.remotes));
   const points =
+    hopes +
     figures.sound * weights.sound +
     figures.picture * weights.picture +
     figures.ease * weights.ease -

@@ -3,6 +3,7 @@ import type { Content, Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
 import { effortPoints, NO_EFFORT } from "./effort";
 import { commonActs, contentShare, playerOfAct } from "./figures";
+import { hopesAtMost } from "./musts";
 import type { PictureOn } from "./picture-on";
 import type { Reach } from "./reach";
 import type { WiringSpace } from "./space";
@@ -45,7 +46,7 @@ export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureO
           const passes = reachFrom({ device: id, port }).sounds || isFromScreen(space, content);
           return total + (passes ? (sounds?.[index] ?? 1) * weights.sound : 0) + weights.picture;
         }, 0);
-        return sum + kept * share;
+        return sum + kept * share + hopesAtMost(space, id);
       }, 0),
   };
 }
@@ -53,13 +54,19 @@ export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureO
 /** The news may be wished from the screen's own speakers. */
 export const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
 
-function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): (reach: Reach | null, kept?: KeptAtMost) => number {
+function capOf(
+  space: WiringSpace,
+  weights: Weights,
+  player: Device,
+  pictureOn: PictureOn,
+): (reach: Reach | null, kept?: KeptAtMost) => number {
   const share = contentShare(space.job);
   const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
   const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
   const lies = space.lying.some(({ from }) => from.device === player.id);
   const wiring = effortPoints({ ...NO_EFFORT, minutes: lies ? -MINUTES.takeOut : MINUTES.plug }, weights);
   const contents = player.sources.flatMap((source) => source.contents);
+  const hopes = hopesAtMost(space, player.id);
   return (reach, looked) => {
     if (!reach) return acts - UNPLUGGED_POINTS;
     const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
@@ -71,7 +78,7 @@ function capOf(space: WiringSpace, weights: Weights, player: Device, pictureOn: 
       return sum + sound * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
     }, 0);
     const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
-    return kept * share + ease - wiring;
+    return kept * share + hopes + ease - wiring;
   };
 }
 

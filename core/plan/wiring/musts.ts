@@ -1,46 +1,64 @@
 import type { Arrival } from "@/core/chain";
-import { findDevice, type Job } from "@/core/job";
+import { findDevice, Want, type Job } from "@/core/job";
+import type { Must, WiringSpace } from "./space";
+import { HOPE_POINTS } from "./weights";
 
-/** A wish that a plan must fulfil, or it is none. */
-export type Must =
-  /** Everything of a player, or of a screen's own apps and tuner, is heard from the sound system. */
-  | { readonly must: "sounds"; readonly device: string }
-  | { readonly must: "whole"; readonly device: string }
-  /** Its picture loses nothing. */
-  | { readonly must: "picture"; readonly device: string }
-  /** The device stays; without this wish another of its kind may take its place. */
-  | { readonly must: "keep"; readonly device: string };
+/** Whether the rows of a device fulfil everything that must be of it. A device without rows fulfils nothing that is wished of them. */
+export const fulfils = (space: WiringSpace, device: string, rows: readonly Arrival[]): boolean =>
+  space.musts.every((want) => !isOf(want, device) || isGiven(want, rows, screensFor(space, device)));
 
-/** Whether the rows of a device fulfil what is wished of it. A device without rows fulfils nothing that is wished of them. */
-export function fulfils(musts: readonly Must[], device: string, rows: readonly Arrival[]): boolean {
-  return musts.every((wish) => {
-    if (wish.device !== device || wish.must === "keep") return true;
-    return rows.length > 0 && rows.every((row) => isGiven(wish.must, row));
-  });
-}
+/** The points of what was hoped of a device and is had by its rows. */
+export const hopePoints = (space: WiringSpace, device: string, rows: readonly Arrival[]): number =>
+  HOPE_POINTS * space.hopes.filter((want) => isOf(want, device) && isGiven(want, rows, screensFor(space, device))).length;
 
-function isGiven(must: Exclude<Must["must"], "keep">, { verdict, picture, pictureLosses, content }: Arrival): boolean {
-  switch (must) {
+/** The points of all that was hoped of a device. */
+export const hopesAtMost = ({ hopes }: WiringSpace, device: string): number =>
+  HOPE_POINTS * hopes.filter((want) => isOf(want, device)).length;
+
+/** Whether so many remotes are no more than must be borne. */
+export const bearsRemotes = ({ musts }: WiringSpace, remotes: number): boolean =>
+  musts.every((want) => want.want !== "remotes" || remotes <= want.most);
+
+/** The points of what was hoped of the number of remotes; at most, where it is not known yet. */
+export const remotePoints = ({ hopes }: WiringSpace, remotes?: number): number =>
+  HOPE_POINTS * hopes.filter((want) => want.want === "remotes" && (remotes === undefined || remotes <= want.most)).length;
+
+type OfDevice = Exclude<Must, { want: "keep" | "remotes" }>;
+
+const isOf = (want: Must, device: string): want is OfDevice => want.want !== "keep" && want.want !== "remotes" && want.device === device;
+
+/** A screen's own apps are seen on that screen alone. */
+const screensFor = ({ screens }: WiringSpace, device: string): number => (screens.some(({ id }) => id === device) ? 1 : screens.length);
+
+function isGiven({ want }: OfDevice, rows: readonly Arrival[], screens: number): boolean {
+  if (rows.length === 0) return false;
+  switch (want) {
     case "sounds":
-      return verdict === "full" || verdict === "reduced";
+      return rows.every(({ verdict }) => verdict === "full" || verdict === "reduced");
     case "whole":
-      return verdict === "full";
+      return rows.every(({ verdict }) => verdict === "full");
     case "picture":
-      return !content.picture || (picture !== null && pictureLosses.length === 0);
+      return rows.every(({ content, picture, pictureLosses }) => !content.picture || (picture !== null && pictureLosses.length === 0));
+    case "everywhere":
+      return rows.every(({ content, source }) => !content.picture || screensOf(rows, source, content.id).size >= screens);
   }
 }
 
-/** Reads `sounds:television`, `whole:console`, `picture:streamer` or `keep:bar`; null where the job has no such device or wish. */
+/** The screens on which a content is seen. */
+const screensOf = (rows: readonly Arrival[], source: string, content: string): ReadonlySet<string> =>
+  new Set(rows.flatMap((row) => (row.source === source && row.content.id === content && row.picture && row.screen ? [row.screen] : [])));
+
+/** Reads `sounds:television`, `whole:console`, `picture:streamer`, `everywhere:disc`, `keep:bar` or `remotes:1`; null where the job has no such device or wish. */
 export function readMust(job: Job, text: string): Must | null {
-  const [must = "", device = ""] = text.split(":");
-  if (!findDevice(job, device)) return null;
-  switch (must) {
-    case "sounds":
-    case "whole":
-    case "picture":
-    case "keep":
-      return { must, device };
-    default:
-      return null;
-  }
+  const [want = "", about = ""] = text.split(":");
+  if (want === "keep") return findDevice(job, about) ? { want, device: about } : null;
+  return readWant(job, text);
+}
+
+/** The same, without what is not for hoping: that a device stays. */
+export function readWant(job: Job, text: string): Want | null {
+  const [want = "", about = ""] = text.split(":");
+  const read = Want.safeParse(want === "remotes" ? { want, most: Number(about) } : { want, device: about });
+  if (!read.success) return null;
+  return "device" in read.data && !findDevice(job, read.data.device) ? null : read.data;
 }

@@ -1,9 +1,9 @@
 import { findArchetype, type Device } from "@/core/device";
-import { findDevice, findPort, type Job } from "@/core/job";
+import { findDevice, findPort, type Job, type Want } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
-import { readMust, type Must } from "./musts";
+import { readMust, readWant } from "./musts";
 import { SCHOOLS } from "./schools";
-import type { Bond } from "./space";
+import { wishesOf, type Bond, type Must, type PlanWishes } from "./space";
 
 /** The devices that a player can be pinned into: everything with an HDMI input that is no player itself. */
 export const pinnable = (job: Job): readonly Device[] =>
@@ -34,16 +34,15 @@ export interface WrittenWishes {
   readonly pin?: readonly string[] | undefined;
   readonly forbid?: readonly string[] | undefined;
   readonly must?: readonly string[] | undefined;
+  /** What had better be, and can be given up for more. */
+  readonly hope?: readonly string[] | undefined;
 }
 
-/** Reads wishes, those of the brief for what must stay included; refused with the first that names nothing in the job. */
+/** Reads wishes on top of those of the brief; refused with the first that names nothing in the job. */
 export function readWishes(
   job: Job,
-  { pin = [], forbid = [], must = [] }: WrittenWishes,
-): Outcome<
-  { readonly bonds: readonly Bond[]; readonly musts: readonly Must[] },
-  { readonly option: keyof WrittenWishes; readonly text: string }
-> {
+  { pin = [], forbid = [], must = [], hope = [] }: WrittenWishes,
+): Outcome<Required<PlanWishes>, { readonly option: keyof WrittenWishes; readonly text: string }> {
   const bonds: Bond[] = [];
   const musts: Must[] = [];
   for (const [option, texts, read] of [
@@ -60,7 +59,14 @@ export function readWishes(
     if (!wish) return refused({ option: "must", text });
     musts.push(wish);
   }
-  return done({ bonds, musts: [...musts, ...job.brief.mustStay.map((device): Must => ({ must: "keep", device }))] });
+  const hopes: Want[] = [];
+  for (const text of hope) {
+    const wish = readWant(job, text);
+    if (!wish) return refused({ option: "hope", text });
+    hopes.push(wish);
+  }
+  const own = wishesOf(job);
+  return done({ bonds: [...own.bonds, ...bonds], musts: [...musts, ...own.musts], hopes: [...own.hopes, ...hopes] });
 }
 
 /** Reads what a person asks about: `console:bar`, `box:ARCHETYPE` or `school:SCHOOL`, as something to plan with. Null where there is nothing by that name. */

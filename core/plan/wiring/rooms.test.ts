@@ -98,21 +98,23 @@ describe("wishes that cannot all be had", () => {
   test("the old screen, the eARC bar, and the screen's own apps from the bar: any two of them, not all three", () => {
     const musts = wishes(old, "sounds:tv", "keep:tv", "keep:bar", "keep:streamer");
     const conflict = smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts });
-    expect(conflict).toEqual(wishes(old, "sounds:tv", "keep:tv", "keep:bar"));
-    expect(conflict && conflictOfWishes(old, conflict)).toBe(
+    expect(conflict).toEqual({ kind: "conflict", musts: wishes(old, "sounds:tv", "keep:tv", "keep:bar"), isSmallest: true });
+    expect(conflictOfWishes(old, conflict)).toBe(
       "These wishes cannot all be had; without any one of them the others can: everything of tv is heard from the sound system; tv is kept; bar is kept.",
     );
   });
 
   test("the old screen alone cannot show what the streamer has, whatever else is wished", () => {
     const musts = wishes(old, "keep:bar", "picture:streamer", "keep:tv");
-    expect(smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts })).toEqual(wishes(old, "picture:streamer", "keep:tv"));
+    expect(smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts })).toMatchObject({
+      musts: wishes(old, "picture:streamer", "keep:tv"),
+    });
   });
 
   test("what can be had is no conflict, and every plan fulfils it", () => {
     const den = demoJob("receiver-den");
     const musts = wishes(den, "whole:console", "keep:receiver", "picture:disc-player");
-    expect(smallestConflict({ job: den, atHand: { boxes: [] }, bonds: [], musts })).toBeNull();
+    expect(smallestConflict({ job: den, atHand: { boxes: [] }, bonds: [], musts })).toEqual({ kind: "none" });
     const space = wiringSpace(den, { boxes: [] }, { musts });
     for (const plan of space ? searchPlans(space, PRESETS["least-spending"]).plans : [])
       expect(
@@ -120,6 +122,15 @@ describe("wishes that cannot all be had", () => {
           .filter(({ player }) => player === "console")
           .map(({ verdict }) => verdict),
       ).toEqual(["full"]);
+  });
+
+  test("where the time is over before anything is shown that is said, and no set is made up", () => {
+    let now = 0;
+    const clock = () => (now += 1000);
+    const musts = wishes(old, "sounds:tv", "keep:tv", "keep:bar");
+    const conflict = smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts }, { clock, mostMs: 500 });
+    expect(conflict).toEqual({ kind: "not-known" });
+    expect(conflictOfWishes(old, conflict)).toMatch(/was not found out in the time/);
   });
 
   test("a wish of nobody is none", () => {

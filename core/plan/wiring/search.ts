@@ -5,6 +5,7 @@ import { ALIKE, assign, bestSettled, divided, mostOfPlayers, nodeOf, Worth, type
 import { effortPoints } from "./effort";
 import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { backboneEffort, planOf, type WiringPlan } from "./make-plan";
+import { remotePoints } from "./musts";
 import { plugsOf } from "./plugs";
 import { reachOf } from "./reach";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
@@ -37,6 +38,8 @@ export interface PlanOptions {
   readonly onBetter?: (best: WiringPlan) => void;
   /** Told every plan that was played through the full engine, better or not. */
   readonly onPlayed?: (plan: WiringPlan) => void;
+  /** Any plan will do: the first ends the search. */
+  readonly anyPlan?: boolean;
   /** Only what wins is wanted: the other schools are not looked through for their own best. */
   readonly onlyBest?: boolean;
 }
@@ -68,13 +71,14 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const { clock, mostMs = Infinity, onlyBest = false } = options;
   const measure = newMeasure(space, weights);
   const begun = clock?.() ?? 0;
+  const best = new Map<School, WiringPlan>();
   const run: Run = {
     measure,
     options,
     heardOnly: true,
-    best: new Map(),
+    best,
     looked: { backbones: 0, rooms: 0 },
-    isLate: () => clock !== undefined && clock() - begun > mostMs,
+    isOver: () => (options.anyPlan === true && best.size > 0) || (clock !== undefined && clock() - begun > mostMs),
   };
   const wanted = schoolsWanted(space);
   const waitingOn = (by: Measure, sets: ReturnType<typeof boxSets>): readonly Waiting[] =>
@@ -126,7 +130,8 @@ interface Run {
   readonly heardOnly: boolean;
   readonly best: Map<School, WiringPlan>;
   readonly looked: { backbones: number; rooms: number };
-  readonly isLate: () => boolean;
+  /** The time is over, or what was wanted is found. */
+  readonly isOver: () => boolean;
 }
 
 /**
@@ -148,7 +153,7 @@ function explore(run: Run, pending: readonly Waiting[], standing: (school: Schoo
     if (!waiting && !node) return -Infinity;
     const bound = Math.max(waiting?.bound ?? -Infinity, node?.bound ?? -Infinity);
     if (isHopeless(bound, SCHOOLS)) return -Infinity;
-    if (run.isLate()) return bound;
+    if (run.isOver()) return bound;
     if (waiting && waiting.bound >= (node?.bound ?? -Infinity)) {
       open.pop();
       if (isHopeless(waiting.bound, waiting.schools)) continue;
@@ -174,14 +179,14 @@ function explore(run: Run, pending: readonly Waiting[], standing: (school: Schoo
 
 /** The best assignment on every ground of a backbone, for each school that could win there; null where the time was over. */
 function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => number): readonly Node[] | null {
-  const { measure, looked, isLate } = run;
+  const { measure, looked, isOver } = run;
   const { backbone, schools, tables, players } = waiting;
   looked.backbones += 1;
   const known = new Map<string, Known>();
   const lost: Lost[] = [];
   const found: Node[] = [];
   for (const { ground, base } of groundsByPoints(measure, waiting)) {
-    if (isLate()) return null;
+    if (isOver()) return null;
     const worth = new Worth(measure, ground, knownWith(known, ground), waiting.caps);
     for (const school of schools) {
       const floor = standing(school) + ALIKE;
@@ -234,7 +239,7 @@ function waitingOf(measure: Measure, backbone: Backbone, schools: readonly Schoo
   const { space, weights } = measure;
   const { tables, ownMost, sounds } = plugsOf(measure, backbone);
   const players = assign(tables, ({ most }) => most)?.worth ?? -Infinity;
-  const before = easeWithoutPlayers(measure) - effortPoints(backboneEffort(space, backbone), weights);
+  const before = easeWithoutPlayers(measure) + remotePoints(space) - effortPoints(backboneEffort(space, backbone), weights);
   const caps = new Caps(measure, backbone);
   return { backbone, tables, schools, players, before, sounds, caps, bound: before + ownMost + players, isLookedInto: false };
 }
@@ -270,7 +275,7 @@ function gapOf(open: number, best: number): number {
   return best === -Infinity ? 100 : ((open - best) / Math.max(1, Math.abs(best))) * 100;
 }
 
-function schoolsWanted({ bonds }: WiringSpace): readonly School[] {
+export function schoolsWanted({ bonds }: WiringSpace): readonly School[] {
   const used = bonds.flatMap((bond) => (bond.bond === "use-school" ? [bond.school] : []));
   const forbidden = bonds.flatMap((bond) => (bond.bond === "forbid-school" ? [bond.school] : []));
   return SCHOOLS.filter((school) => (used.length === 0 || used.includes(school)) && !forbidden.includes(school));

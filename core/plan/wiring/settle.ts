@@ -28,7 +28,7 @@ export const settle = (measure: Measure, ground: Ground, plug: Plug): PlayerOpti
 
 /** Who does not sit anywhere is not woken, and wakes nobody; for the first one another player is watched, of whom nothing is known here. */
 export function unplugged({ space, weights }: Measure, { player, kind, wire }: Plug): PlayerOption | null {
-  if (!fulfils(space.musts, player, [])) return null;
+  if (!fulfils(space, player, [])) return null;
   const isFirst = space.players[0]?.id === player;
   const ease = weights.ease * ACTS_SHARE * easeShare(space, player, (act) => isFirst || !isOnPurpose(act));
   const points = ease - UNPLUGGED_POINTS;
@@ -60,7 +60,7 @@ const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }
  * At most so easy can the acts be that hang on one player: waking it, and for the first player those that begin while it is watched.
  * With others in the room an address can be missing, never be more.
  */
-function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): number {
+export function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): number {
   const player = set.id;
   // All on which control rests: the wires, its switches, and by which links sound arrives.
   const key = `${player} ${wireKey(wire.cable)} ${groundKey(ground)} ${linkKey(rows)}`;

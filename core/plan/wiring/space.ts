@@ -1,8 +1,7 @@
 import { castOf, householdOf } from "@/core/cec";
 import type { CableClass } from "@/core/facts";
 import type { Device, HdmiPort } from "@/core/device";
-import type { Must } from "./musts";
-import { chosenSoundSystem, type Cable, type Job } from "@/core/job";
+import { chosenSoundSystem, type Bond as BriefBond, type Cable, type Job, type Want } from "@/core/job";
 
 /** A box that a plan may use: one that lies in the room, or one of the van or the shop with its price. */
 export interface BoxAtHand {
@@ -26,21 +25,26 @@ export interface AtHand {
   readonly cables?: readonly CableAtHand[];
 }
 
-/** What is wished of plans: what they must keep to, and what they must fulfil. */
+/** A wish that a plan must fulfil, or it is none: one of the brief, or that a device stays, for else another of its kind may take its place. */
+export type Must = Want | { readonly want: "keep"; readonly device: string };
+
+/** What is wished of plans: what they must keep to, what they must fulfil, and what they had better. */
 export interface PlanWishes {
   readonly bonds?: readonly Bond[];
   readonly musts?: readonly Must[];
+  readonly hopes?: readonly Want[];
 }
 
-/** Something that a plan must keep to, or keep from. Where no socket is named any of that device is meant. */
+/** What the brief of a job wishes of plans. */
+export const wishesOf = ({ brief }: Pick<Job, "brief">): Required<PlanWishes> => ({
+  bonds: brief.bonds,
+  musts: [...brief.musts, ...brief.mustStay.map((device): Must => ({ want: "keep", device }))],
+  hopes: brief.hopes,
+});
+
+/** Something that a plan must keep to, or keep from: bonds of the brief, and what somebody asks about for once. */
 export type Bond =
-  | { readonly bond: "pin"; readonly player: string; readonly hub: string; readonly port: string | null }
-  | { readonly bond: "forbid-place"; readonly player: string; readonly hub: string }
-  | { readonly bond: "forbid-box"; readonly archetype: string }
-  | { readonly bond: "use-box"; readonly archetype: string }
-  | { readonly bond: "forbid-new-cables" }
-  | { readonly bond: "forbid-school"; readonly school: string }
-  | { readonly bond: "use-school"; readonly school: string };
+  BriefBond | { readonly bond: "use-box"; readonly archetype: string } | { readonly bond: "use-school"; readonly school: string };
 
 /** What a plan of a room decides, and what stays as it lies. */
 export interface WiringSpace {
@@ -58,6 +62,7 @@ export interface WiringSpace {
   readonly lying: readonly Cable[];
   readonly bonds: readonly Bond[];
   readonly musts: readonly Must[];
+  readonly hopes: readonly Want[];
   /** The screen whose remote the household takes. */
   readonly mainScreen: string | null;
 }
@@ -68,9 +73,13 @@ export const hdmiOut = (device: Device): HdmiPort | undefined =>
 const isDecided = (device: Device): boolean => device.role === "player" && hdmiOut(device) !== undefined;
 
 /**
- * What can be planned of a job with this at hand. Null where there is nothing to plan: no screen, or nothing that sounds.
+ * What can be planned of a job with this at hand; without other wishes those of its brief hold. Null where there is nothing to plan: no screen, or nothing that sounds.
  */
-export function wiringSpace(job: Job, { boxes, cables = [] }: AtHand, { bonds = [], musts = [] }: PlanWishes = {}): WiringSpace | null {
+export function wiringSpace(
+  job: Job,
+  { boxes, cables = [] }: AtHand,
+  { bonds = [], musts = [], hopes = [] }: PlanWishes = wishesOf(job),
+): WiringSpace | null {
   const system = chosenSoundSystem(job);
   const screens = job.devices.filter(({ role, display }) => role === "screen" && display);
   if (!system || screens.length === 0) return null;
@@ -98,6 +107,7 @@ export function wiringSpace(job: Job, { boxes, cables = [] }: AtHand, { bonds = 
     lying: job.cables.filter(isLying),
     bonds,
     musts,
+    hopes,
     mainScreen: castOf(household).screen?.nature.device ?? screens[0]?.id ?? null,
   };
 }

@@ -1,45 +1,19 @@
-import type { WiringPlan } from "./make-plan";
+import { frontierOf } from "./frontier";
 import { searchPlans, type PlanOptions } from "./search";
 import type { WiringSpace } from "./space";
+import { beats, LEAST_ARRIVING, tradeOf, type Trade, type TradedPlan } from "./trade";
 import { PRESETS, type Weights } from "./weights";
-
-/** What a person weighs plans by: what arrives and how easy it is, 0 to 1, against what it costs and the minutes it takes. */
-export interface Trade {
-  readonly arrivals: number;
-  readonly ease: number;
-  readonly cost: number;
-  readonly work: number;
-}
-
-/** A plan that no other one beats in everything. */
-export interface TradedPlan {
-  readonly plan: WiringPlan;
-  readonly trade: Trade;
-}
-
-/** The trade that a plan is. Sound counts twice the picture, as it does in the household's own weights at most. */
-export const tradeOf = ({ figures }: WiringPlan): Trade => ({
-  arrivals: (2 * figures.sound + figures.picture) / 3 - figures.unplugged / 10,
-  ease: figures.ease,
-  cost: figures.money + figures.guessed,
-  work: Math.max(0, figures.minutes),
-});
 
 /** So many trades a person compares in a list. */
 export const MOST_TRADES = 6;
 
-/** Differences that nobody argues about. */
-const ALIKE: Trade = { arrivals: 0.005, ease: 0.01, cost: 1, work: 3 };
-
-/** Whether one trade is as good as another in everything and better in something. */
-export function beats(a: Trade, b: Trade): boolean {
-  const gains = [
-    (a.arrivals - b.arrivals) / ALIKE.arrivals,
-    (a.ease - b.ease) / ALIKE.ease,
-    (b.cost - a.cost) / ALIKE.cost,
-    (b.work - a.work) / ALIKE.work,
-  ];
-  return gains.every((gain) => gain > -1) && gains.some((gain) => gain >= 1);
+/** Plans that none other beats, so many of them as a person can compare. */
+export interface Trades {
+  readonly plans: readonly TradedPlan[];
+  /** How many there are before they are thinned. */
+  readonly of: number;
+  /** Every other way of wiring was shown to be no better than one of them in everything, but for differences that nobody argues about. */
+  readonly isWhole: boolean;
 }
 
 /** The corners between which the presets lie: one figure alone, with just enough of the others that no plan is senseless. */
@@ -51,16 +25,17 @@ const CORNERS: readonly Weights[] = [
 ];
 
 /**
- * The plans that none other beats in arrivals, ease, cost and work together, thinned to as many as a person can compare: the best for each
- * weighting first, then those that lie furthest from what is shown already. Candidates are all plans that were played through the full
- * engine on the way to the best plans for the presets and for the corners between which they lie.
+ * The plans that none other beats in arrivals, ease, cost and work together, thinned to as many as a person can compare: those first that
+ * lie furthest from what is shown already. At first all plans are taken that were played through the full engine on the way to the best
+ * for the presets and for the corners between which they lie; then whatever these do not cover is looked through.
  */
-export function tradesOf(space: WiringSpace, most: number, { clock, mostMs = Infinity }: PlanOptions = {}): readonly TradedPlan[] {
+export function tradesOf(space: WiringSpace, count: number, { clock, mostMs = Infinity }: PlanOptions = {}): Trades {
+  const begun = clock?.() ?? 0;
   const played = new Map<string, TradedPlan>();
   const weightings = [...Object.values<Weights>(PRESETS), ...CORNERS];
   for (const weights of weightings)
     searchPlans(space, weights, {
-      ...(clock ? { clock, mostMs: mostMs / weightings.length } : {}),
+      ...(clock ? { clock, mostMs: (mostMs * SHARE_OF_SEEDS) / weightings.length } : {}),
       onlyBest: true,
       onPlayed: (plan) => {
         const trade = tradeOf(plan);
@@ -70,14 +45,17 @@ export function tradesOf(space: WiringSpace, most: number, { clock, mostMs = Inf
         if (!played.has(key)) played.set(key, { plan, trade });
       },
     });
+  const { plans, isWhole } = frontierOf(space, [...played.values()], () => clock !== undefined && clock() - begun > mostMs);
   // A player left unplugged is nothing to argue about where it need not be.
-  const fewest = Math.min(...[...played.values()].map(({ plan }) => plan.figures.unplugged));
-  const all = [...played.values()].filter(({ plan }) => plan.figures.unplugged === fewest);
-  return thinned(
-    all.filter(({ trade }) => !all.some((other) => beats(other.trade, trade))),
-    most,
-  );
+  const fewest = Math.min(...plans.map(({ plan }) => plan.figures.unplugged));
+  const most = Math.max(0, ...plans.map(({ trade }) => trade.arrivals));
+  const all = plans.filter(({ plan, trade }) => plan.figures.unplugged === fewest && trade.arrivals >= LEAST_ARRIVING * most);
+  const unbeaten = all.filter(({ trade }) => !all.some((other) => beats(other.trade, trade)));
+  return { plans: thinned(unbeaten, count), of: unbeaten.length, isWhole };
 }
+
+/** The part of the time that goes into the best plan for each weighting. */
+const SHARE_OF_SEEDS = 0.5;
 
 /** The one with most arriving, then whichever is least like those that are chosen already. */
 function thinned(plans: readonly TradedPlan[], most: number): readonly TradedPlan[] {

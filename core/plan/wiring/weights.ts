@@ -1,29 +1,22 @@
 import type { Arrival } from "@/core/chain";
 import { bedChannels } from "@/core/facts";
 import type { ActFigures } from "@/core/cec";
-import type { Job } from "@/core/job";
+import { WEIGHINGS, type Brief, type Job, type Weights } from "@/core/job";
 
-/** What a household weighs its plan by. Points for the whole of sound, picture and ease; points lost for money and work. */
-export interface Weights {
-  readonly sound: number;
-  readonly picture: number;
-  readonly ease: number;
-  /** For each hundred of the currency. */
-  readonly money: number;
-  /** For each hour on site. */
-  readonly hours: number;
-  /** For each cable from one room or place to another. */
-  readonly pulls: number;
-}
+export type { Weights } from "@/core/job";
 
+/** What each weighing in plain words counts. */
 export const PRESETS = {
   "easiest-to-use": { sound: 30, picture: 20, ease: 50, money: 1, hours: 1, pulls: 1 },
   "best-sound": { sound: 65, picture: 25, ease: 10, money: 0.5, hours: 0.5, pulls: 0.5 },
   "least-spending": { sound: 35, picture: 25, ease: 20, money: 20, hours: 3, pulls: 1 },
   "least-drilling": { sound: 35, picture: 25, ease: 20, money: 2, hours: 3, pulls: 12 },
-} as const satisfies Record<string, Weights>;
+} as const satisfies Record<(typeof WEIGHINGS)[number], Weights>;
 export type Preset = keyof typeof PRESETS;
-export const PRESET_NAMES = Object.keys(PRESETS) as Preset[];
+export const PRESET_NAMES: readonly Preset[] = WEIGHINGS;
+
+/** What a brief weighs plans by. */
+export const weightsOf = ({ weighing }: Pick<Brief, "weighing">): Weights => (typeof weighing === "string" ? PRESETS[weighing] : weighing);
 
 /** What sound is worth whose picture does not come. */
 export const WITHOUT_PICTURE = 0.1;
@@ -32,7 +25,10 @@ export const WITHOUT_PICTURE = 0.1;
  * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost. Whatever is whole is 1,
  * and for a household that wishes plain sound whatever sounds with its picture.
  */
-export function soundKept({ brief }: Pick<Job, "brief">, { verdict, arrives, best }: Pick<Arrival, "verdict" | "arrives" | "best">): number {
+export function soundKept(
+  { brief }: Pick<Job, "brief">,
+  { verdict, arrives, best }: Pick<Arrival, "verdict" | "arrives" | "best">,
+): number {
   if (verdict === "full") return 1;
   if (verdict === "silent" || verdict === "unknown" || !arrives) return 0;
   if (verdict === "no-picture") return WITHOUT_PICTURE;
@@ -64,6 +60,9 @@ export const ACTS_SHARE = 0.9;
 
 /** Points lost for each player that finds no socket at all: whatever else is spared, the household wants to use what it has. */
 export const UNPLUGGED_POINTS = 12;
+
+/** What a wish is worth that can be given up for more: about as much as an act of every day that goes wrong. */
+export const HOPE_POINTS = 6;
 
 /** How often the household does an act, against waking one player. */
 export const ACT_WEIGHTS: Readonly<Record<string, number>> = {

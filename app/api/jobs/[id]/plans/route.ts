@@ -3,6 +3,7 @@ import {
   atHand,
   MOST_TRADES,
   PRESET_NAMES,
+  presetOf,
   PRESETS,
   readAsked,
   readWishes,
@@ -11,6 +12,7 @@ import {
   tradesOf,
   whatIfs,
   whyNot,
+  weightsOf,
   wiringSpace,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
@@ -20,11 +22,13 @@ import { answer, bodyAs } from "../../../answer";
 import { noSuchJob, problem } from "../../../problem";
 
 const Wish = z.strictObject({
-  preset: z.enum(PRESET_NAMES).default("best-sound"),
+  /** Without one the job's own weighing holds. */
+  preset: z.enum(PRESET_NAMES).optional(),
   top: z.number().int().min(1).max(6).default(4),
   pin: z.array(z.string().max(200)).max(50).default([]),
   forbid: z.array(z.string().max(200)).max(50).default([]),
   must: z.array(z.string().max(200)).max(50).default([]),
+  hope: z.array(z.string().max(200)).max(50).default([]),
   whyNot: z.string().max(200).optional(),
   trades: z.boolean().default(false),
   whatIf: z.boolean().default(false),
@@ -46,13 +50,13 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   const { bonds, musts } = wishes.value;
   const items = await stockItems(db);
   const own = atHand(found.job, items, freeCounts(items, await jobParts(db)));
-  const space = wiringSpace(found.job, own, { bonds, musts });
+  const space = wiringSpace(found.job, own, wishes.value);
   if (!space) return problem({ status: 409, title: "Nothing to plan", detail: "The job has no screen, or nothing that sounds." });
   const asked = wish.whyNot === undefined ? null : readAsked(found.job, wish.whyNot);
   if (wish.whyNot !== undefined && !asked)
     return problem({ status: 400, title: "Not understood", detail: `whyNot: “${wish.whyNot}” names nothing in this job.` });
   const limits = { clock: () => performance.now(), mostMs: MOST_MS };
-  const weights = PRESETS[wish.preset];
+  const weights = wish.preset ? PRESETS[wish.preset] : weightsOf(found.job.brief);
   const plans = searchPlans(space, weights, limits);
   const [best] = plans.plans;
   const answers = {
@@ -61,6 +65,8 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
     whatIfs: wish.whatIf && best ? whatIfs(space, weights, best, limits) : null,
   };
   const conflict =
-    plans.plans.length === 0 && plans.proven && wish.must.length ? smallestConflict({ job: found.job, atHand: own, bonds, musts }) : null;
-  return Response.json({ preset: wish.preset, ...plansReport(space, plans, { top: wish.top, conflict, ...answers }) });
+    plans.plans.length === 0 && plans.proven && musts.length
+      ? smallestConflict({ job: found.job, atHand: own, bonds, musts }, limits)
+      : null;
+  return Response.json({ preset: presetOf(weights), ...plansReport(space, plans, { top: wish.top, conflict, ...answers }) });
 });
