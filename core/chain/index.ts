@@ -6,7 +6,7 @@ export type { Hop } from "./follow";
 export { linkLoads, type LinkLoad } from "./link-loads";
 export { listingAt, type Listing } from "./listing";
 export { controlLinks, pictureRun, powerNeeds, type ControlLink, type PictureRun, type PowerNeed } from "./map-layers";
-export { optimisticArrivals, optimisticBest, type Freedom } from "./optimistic";
+export { optimisticArrivals, optimisticBest, type Freedom, type ThoughtLists } from "./optimistic";
 export type { Played } from "./play";
 export { compareStreams, idealForms } from "./quality";
 export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";

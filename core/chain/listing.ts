@@ -51,7 +51,7 @@ function seenAt(rig: Rig, exit: CableEnd): Listing {
 }
 
 /** Where nothing is reported back, a sender takes for granted what every far end of that link is held to know. */
-function takenForGranted(port: Port): Listing {
+export function takenForGranted(port: Port): Listing {
   const { link } = connectorFact(port.connector);
   if (link === null) return NOTHING;
   const { assumes, lpcm } = linkFact(link);
@@ -102,7 +102,7 @@ function byRule(rig: Rig, device: Device, entry: CableEnd, rule: Presents): List
 }
 
 /** What every one of several lists holds. */
-function common(listings: readonly Listing[]): Listing {
+export function common(listings: readonly Listing[]): Listing {
   const unsure = listings.find(({ unknown }) => unknown !== null);
   const [first, ...rest] = listings;
   if (unsure || !first) return unsure ?? NOTHING;
@@ -141,7 +141,7 @@ function widened(rig: Rig, device: Device, entry: CableEnd, returnPort: string, 
 }
 
 /** A list in which each coding stands once, with the most that any row grants it. */
-function listOf(rows: readonly SoundDescriptor[]): Listing {
+export function listOf(rows: readonly SoundDescriptor[]): Listing {
   const sounds = new Map<Coding, Listed>();
   for (const { coding, channels, objects } of rows) {
     const before = sounds.get(coding);

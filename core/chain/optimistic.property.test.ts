@@ -1,9 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import { arrivalsOf, idealForms, optimisticBest, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
+import { bedChannels } from "@/core/facts";
+import { arrivalsOf, idealForms, listingAt, makeRig, optimisticBest, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
 import { possibleChanges, type ChangeKind } from "@/core/plan";
+import { mostListedAt } from "./most-listed";
 
 const SEED = 48;
 const ROOMS: readonly Job[] = [
@@ -52,6 +54,29 @@ describe("what a row could ever be is never reckoned too low", () => {
           const bound = bounds.get(row.id.split("@")[0] ?? "");
           expect(scoreArrival(row), `${room.name} ${row.id}`).toBeLessThanOrEqual(bound ?? 0);
         }
+      }),
+      { numRuns: 250, seed: SEED },
+    );
+  });
+
+  test("nor what could be listed at a socket, by any choice of settings", () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...ROOMS), fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
+        const job = after(room, ["setting"], numbers);
+        const rig = makeRig(job, "planned");
+        for (const device of job.devices)
+          for (const { id } of device.ports) {
+            const exit = { device: device.id, port: id };
+            const most = mostListedAt(room, exit);
+            const listing = listingAt(rig, exit);
+            if (most === null || listing.unknown) continue;
+            for (const [coding, { channels, objects }] of listing.sounds) {
+              expect(bedChannels(most.get(coding)?.channels ?? "2.0"), `${room.name} ${device.id} ${id} ${coding}`).toBeGreaterThanOrEqual(
+                bedChannels(channels),
+              );
+              expect(most.has(coding) && (!objects || most.get(coding)?.objects)).toBe(true);
+            }
+          }
       }),
       { numRuns: 250, seed: SEED },
     );

@@ -1,12 +1,17 @@
-import { classesJoining, connectorFact, type Coding, type LinkKind } from "@/core/facts";
+import { classesJoining, connectorFact, smallerBed, type Coding, type LinkKind } from "@/core/facts";
 import type { Content, Device, Port, SoundRoute } from "@/core/device";
 import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
-import type { Listing } from "./listing";
+import type { Listed, Listing } from "./listing";
+import { mostListedAt, type MostListed } from "./most-listed";
+import { endKey } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamOf, type Stream } from "./stream";
+
+/** The lists that could be shown at sockets, by socket. */
+export type ThoughtLists = Map<string, readonly Listing[]>;
 
 /** What may be thought otherwise: every setting always; where plugs sit; what cables have in them. */
 export interface Freedom {
@@ -35,6 +40,7 @@ export function optimisticBest(
 /**
  * Every stream that could arrive of a content while its settings, and what else is free, are chosen at will.
  * It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for, unknown facts are the best there are.
+ * @param thought lists thought of already where the same is plugged, but for players; more are added
  */
 export function optimisticArrivals(
   job: Job,
@@ -43,6 +49,7 @@ export function optimisticArrivals(
   content: Content,
   system: Device,
   freedom: Freedom,
+  thought: ThoughtLists = new Map(),
 ): readonly Stream[] {
   const arriving: Stream[] = [];
   const seen = new Set<string>();
@@ -57,7 +64,7 @@ export function optimisticArrivals(
         for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
           const next = job.devices.find(({ id }) => id === end.device);
           if (!next) continue;
-          for (const out of everyWayToHandOn(device, route, streams)) {
+          for (const out of everyWayToHandOn(device, route, streams, wishedLists(job, { device: device.id, port: to }, freedom, thought))) {
             const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
             const arrived = turnedBy(link, sent);
@@ -99,18 +106,50 @@ const WISHED_LISTS: readonly Listing[] = [
   listing(["lpcm", "2.0"]),
 ];
 
+/** Lists that can be thought of: all that are wished for, and where everything is plugged as it stays no more of them than could be listed. */
+function wishedLists(job: Job, exit: CableEnd, { plugs, cables }: Freedom, thought: ThoughtLists): readonly Listing[] {
+  if (plugs || cables) return WISHED_LISTS;
+  // What is seen at an output is what the socket shows that it leads to, whoever is plugged there.
+  const cable = cableAt(job, exit);
+  const key = endKey(cable && isAt(cable.from, exit) ? cable.to : exit);
+  const known = thought.get(key) ?? listsUpTo(mostListedAt(job, exit));
+  thought.set(key, known);
+  return known;
+}
+
+function listsUpTo(most: MostListed): readonly Listing[] {
+  if (most === null) return WISHED_LISTS;
+  const lists = WISHED_LISTS.map(({ sounds }) =>
+    [...sounds].flatMap(([coding, { channels }]): [Coding, Listed][] => {
+      const listed = most.get(coding);
+      return listed ? [[coding, { channels: smallerBed(channels, listed.channels), objects: listed.objects }]] : [];
+    }),
+  );
+  const different = new Map(lists.map((rows) => [JSON.stringify(rows), rows]));
+  return [...different.values()].map((rows): Listing => ({ sounds: new Map(rows), unknown: null }));
+}
+
+/** Lists are thought of once for a socket, and put into words once. */
+const wordsOf = new WeakMap<readonly Listing[], string>();
+
+function keyOf(lists: readonly Listing[]): string {
+  const known = wordsOf.get(lists) ?? JSON.stringify(lists.map(({ sounds }) => [...sounds]));
+  wordsOf.set(lists, known);
+  return known;
+}
+
 /** Decoders and routes are never changed in place, so what one makes of a stream along the other can be remembered. */
 const remembered = new WeakMap<object, WeakMap<SoundRoute, Map<string, readonly Stream[]>>>();
 const NO_DECODERS = {};
 
-function everyWayToHandOn(device: Device, route: SoundRoute, streams: readonly Stream[]): readonly Stream[] {
+function everyWayToHandOn(device: Device, route: SoundRoute, streams: readonly Stream[], lists: readonly Listing[]): readonly Stream[] {
   const formats: readonly (string | undefined)[] = device.settings.find(({ key }) => key === route.format)?.options ?? [undefined];
   const byDecoders = remembered.get(device.decodes ?? NO_DECODERS) ?? new WeakMap<SoundRoute, Map<string, readonly Stream[]>>();
   remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
   const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
   byDecoders.set(route, byRoute);
-  const key = `${formats.join()} ${JSON.stringify(streams)}`;
-  const known = byRoute.get(key) ?? tryEveryList(device, route, formats, streams);
+  const key = `${formats.join()} ${JSON.stringify(streams)} ${lists === WISHED_LISTS ? "" : keyOf(lists)}`;
+  const known = byRoute.get(key) ?? tryEveryList(device, route, formats, streams, lists);
   byRoute.set(key, known);
   return known;
 }
@@ -120,12 +159,13 @@ function tryEveryList(
   route: SoundRoute,
   formats: readonly (string | undefined)[],
   streams: readonly Stream[],
+  lists: readonly Listing[],
 ): readonly Stream[] {
   const wished =
     route.passes === null ? { ...route, passes: streams.map(({ coding, channels }) => ({ coding, channels, objects: true })) } : route;
   const found = new Map<string, Stream>();
   for (const format of formats) {
-    for (const list of WISHED_LISTS) {
+    for (const list of lists) {
       const out = handOn({ device, route: wished, listing: list, format }, streams);
       if (out) found.set(JSON.stringify(out), out);
     }

@@ -34,8 +34,8 @@ export function whatIfSentence({ supposition, plan, gain }: WhatIf, before: Wiri
 export function tradesProof({ plans, of, isWhole }: Trades): string {
   const shown = plans.length < of ? `${plans.length} of ${plural(of, "plan")}, those least like each other,` : plural(of, "plan");
   return isWhole
-    ? `${upperFirst(shown)} that none other beats in arrivals, ease, cost and work together; every other way was shown to be no better.`
-    : `${upperFirst(shown)} that no other one found beats in arrivals, ease, cost and work together; the time was over before every way was looked through.`;
+    ? `${upperFirst(shown)} that no other beats in arrivals, ease, cost and work together; every other way was shown to be no better.`
+    : `${upperFirst(shown)} that no other found beats in arrivals, ease, cost and work together; the time was over before every way was looked through.`;
 }
 
 /** The trade that a plan is against the others, in its strongest words. */

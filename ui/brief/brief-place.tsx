@@ -93,15 +93,15 @@ function HouseholdSection() {
       </Question>
       {screens.length > 1 ? (
         <Question name={briefWords.screensAtOnce} uses="screensAtOnce">
-          <Picks
+          <Choice
             label={briefWords.screensAtOnce}
-            value={brief.screensAtOnce ?? "unasked"}
+            value={brief.screensAtOnce ?? UNASKED}
             options={[
-              ["unasked", briefWords.notAsked],
-              ["one", briefWords.oneAtATime],
-              ["several", briefWords.severalAtOnce],
+              { value: UNASKED, label: briefWords.notAsked },
+              { value: "one", label: briefWords.oneAtATime },
+              { value: "several", label: briefWords.severalAtOnce },
             ]}
-            onChange={(value) => set({ screensAtOnce: value === "unasked" ? null : value })}
+            onChange={(value) => set({ screensAtOnce: value === "one" || value === "several" ? value : null })}
           />
         </Question>
       ) : null}
@@ -154,6 +154,7 @@ function HouseholdSection() {
   );
 }
 
+const UNASKED = "";
 /** Weights that were tuned on Plans and have no name. */
 const OWN_FIGURES = "own";
 

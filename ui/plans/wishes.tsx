@@ -74,6 +74,8 @@ export function WishList({ plan }: { plan: WiringPlan | undefined }) {
       <Choice
         label={plansWords.mustHave}
         size="small"
+        popupMatchSelectWidth={false}
+        placement="bottomRight"
         value={null}
         placeholder={plansWords.mustHave}
         options={wantsOf(job)

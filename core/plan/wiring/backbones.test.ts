@@ -13,7 +13,9 @@ import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
 import { groundsOf, newMeasure, sharpened } from "./grounds";
 import { plugsOf } from "./plugs";
-import { settle, switchesOf, type PlayerOption } from "./settle";
+import { settle, type PlayerOption } from "./settle";
+import { standInOf } from "./stand-in";
+import { BySwitches, switchesOf } from "./switches";
 import { hubOf, schoolsOn } from "./schools";
 import { inputKinds, NO_SOCKETS } from "./sockets";
 import { wiringSpace, type WiringSpace } from "./space";
@@ -84,6 +86,59 @@ describe("every backbone", () => {
     );
     expect(backs.length).toBeGreaterThan(0);
     for (const port of backs) expect(port?.connector === "hdmi" && port.returns).toBe("earc");
+  });
+});
+
+describe("leads for sound alone", () => {
+  const leads = (system: Room["system"], box: Room["box"]) => {
+    const space = spaceOf({ screen: "tv-no-return", system, players: ["streamer-4k"], box, second: false, quarrels: false });
+    const kinds = [...backbonesOf(space)]
+      .flatMap(({ wires }) => wires.map(({ cable }) => cable))
+      .filter(({ to }) => to.device === "system");
+    return new Set(kinds.filter(({ from }) => from.device === box).map(({ class: kind }) => kind));
+  };
+
+  test("an analogue one is not thought of beside a digital one where the far end decodes all that can come over that", () => {
+    expect(leads("receiver-51", "extractor")).toEqual(new Set(["optical"]));
+  });
+
+  test("where the far end takes analogue alone one such lead is thought of, not two", () => {
+    expect(leads("amplifier-knob", "extractor").size).toBe(1);
+  });
+});
+
+describe("players that are alike in everything but their name", () => {
+  test("stand for each other, but for the first, on which the acts about nobody hang; one that is set otherwise stands for itself", () => {
+    const [a, b, c, other] = ["a", "b", "c", "other"].map((id) => device("streamer-4k", id));
+    if (!a || !b || !c || !other) throw new Error("no players");
+    const turned = { ...other, settings: other.settings.map((row) => (row.key === "player-audio" ? { ...row, found: "pcm" } : row)) };
+    const space = wiringSpace(room([device("tv-earc", "tv"), device("bar-one-input", "bar"), a, b, c, turned]), { boxes: [] });
+    if (!space) throw new Error("nothing to plan");
+    const measure = newMeasure(space, PRESETS["best-sound"]);
+    const [backbone] = backbonesOf(space);
+    if (!backbone) throw new Error("no backbone");
+    const standIns = plugsOf(measure, backbone).tables.map((plugs, index) => {
+      const player = space.players[index];
+      const wire = plugs.find((plug) => plug.wire)?.wire;
+      return player && wire ? standInOf(space, player, wire) : null;
+    });
+    expect(standIns.map((one) => one?.device.id)).toEqual(["a", "b", "b", "other"]);
+    expect(standIns.map((one) => one?.wire.cable.from.device)).toEqual(["a", "b", "b", "other"]);
+  });
+});
+
+describe("answers by switches", () => {
+  const hub = device("tv-earc", "tv");
+  const set = (key: string, value: string) => ({
+    ...hub,
+    settings: hub.settings.map((row) => (row.key === key ? { ...row, planned: value } : row)),
+  });
+
+  test("hold while what was asked about stands alike, whatever else is set, and only then", () => {
+    const told = new BySwitches<number>();
+    let worked = 0;
+    const of = (tv: typeof hub) => told.of([tv], () => ({ answer: (worked += 1), asked: ["setting tv earc", "device tv"] })).answer;
+    expect([of(hub), of(set("digital-output", "pcm")), of(set("earc", "off")), of(hub)]).toEqual([1, 1, 2, 1]);
   });
 });
 

@@ -1,5 +1,4 @@
-import type { SettingKey } from "@/core/facts";
-import { effectiveSetting } from "@/core/device";
+import type { ThoughtLists } from "@/core/chain";
 import { actsAtMost, hearingOf, type Hearing } from "./ease-most";
 import type { Backbone } from "./backbones";
 import type { Ground, Measure } from "./grounds";
@@ -8,27 +7,9 @@ import type { SoundsOf } from "./most";
 import type { Plug } from "./plugs";
 import { jobWith } from "./room-of";
 import { soundAtMost } from "./sound-most";
+import { standInOf } from "./stand-in";
+import { BySwitches, type Switch } from "./switches";
 import { ACTS_SHARE } from "./weights";
-
-/** A switch of a hub that was asked about, and how it stood. */
-export interface Switch {
-  readonly device: string;
-  readonly key: SettingKey;
-  readonly value: string | null | undefined;
-}
-
-/** What is heard of a plug while these switches stand so, whatever the others do. */
-export interface Told {
-  readonly switches: readonly Switch[];
-  readonly heard: readonly Heard[];
-}
-
-/** Whether switches stand on a ground as they did when something was heard. */
-export const standsAlike = ({ hubs }: Pick<Ground, "hubs">, switches: readonly Switch[]): boolean =>
-  switches.every(({ device, key, value }) => {
-    const hub = hubs.find(({ id }) => id === device);
-    return hub !== undefined && effectiveSetting(hub, key, "planned") === value;
-  });
 
 /**
  * What the plugs of a backbone can bring at most, looked into no further than a search asks: at first by what their socket reaches at
@@ -36,7 +17,8 @@ export const standsAlike = ({ hubs }: Pick<Ground, "hubs">, switches: readonly S
  */
 export class Caps {
   private readonly looked = new Map<Plug, { readonly most: number; readonly acts: number }>();
-  private readonly told = new Map<Plug, Told[]>();
+  private readonly told = new Map<Plug, BySwitches<readonly Heard[]>>();
+  private readonly thought: ThoughtLists = new Map();
   private hearing: Hearing | undefined;
 
   constructor(
@@ -68,9 +50,11 @@ export class Caps {
     const { wire, reach } = plug;
     if (!player || !wire || !reach) return;
     const { cable } = wire;
-    const key = `${plug.player} ${cable.class} ${cable.controlWire} ${cable.returnWires} ${reach.trail}`;
+    const standIn = standInOf(space, player, wire).device.id;
+    const key = `${standIn} ${cable.class} ${cable.controlWire} ${cable.returnWires} ${reach.joined}`;
     const kept =
-      sounds.get(key) ?? soundAtMost(space, jobWith(space, this.backbone.hubs, [...this.backbone.wires, wire], [player]), player);
+      sounds.get(key) ??
+      soundAtMost(space, jobWith(space, this.backbone.hubs, [...this.backbone.wires, wire], [player]), player, this.thought);
     sounds.set(key, kept);
     this.hearing ??= hearingOf(space, jobWith(space, this.backbone.hubs, this.backbone.wires));
     const heard = this.hearing.ofSocket(cable.to, cable.controlWire);
@@ -80,27 +64,17 @@ export class Caps {
   }
 
   /** What is heard of a plug on a ground: as on another ground of the backbone where every switch that was asked about stands alike. */
-  heardOn(ground: Ground, plug: Plug): Told {
-    const told = this.told.get(plug) ?? [];
-    const known = told.find(({ switches }) => standsAlike(ground, switches));
-    if (known) return known;
-    const { heard, asked } = hear(this.measure, ground, plug);
-    const switches = asked.flatMap((question): Switch[] => {
-      const [what, device = "", key = ""] = question.split(" ");
-      const hub = what === "setting" ? ground.hubs.find(({ id }) => id === device) : undefined;
-      const setting = hub?.settings.find((row) => row.key === key);
-      return hub && setting ? [{ device, key: setting.key, value: effectiveSetting(hub, setting.key, "planned") }] : [];
-    });
-    const fresh = { switches, heard };
-    this.told.set(plug, [...told, fresh]);
-    return fresh;
+  heardOn(ground: Ground, plug: Plug): { readonly answer: readonly Heard[]; readonly switches: readonly Switch[] } {
+    const told = this.told.get(plug) ?? new BySwitches();
+    this.told.set(plug, told);
+    return told.of(ground.hubs, () => hear(this.measure, ground, plug));
   }
 
   /** What the hubs play themselves can keep of its sound. */
   readonly ownSounds: SoundsOf = (device, reachFrom) => {
     const { space, sounds } = this.measure;
-    const key = `${device.id} ${device.sources.map(({ id }) => reachFrom({ device: device.id, port: id }).trail).join(" ")}`;
-    const kept = sounds.get(key) ?? soundAtMost(space, jobWith(space, this.backbone.hubs, this.backbone.wires), device);
+    const key = `${device.id} ${device.sources.map(({ id }) => reachFrom({ device: device.id, port: id }).joined).join(" ")}`;
+    const kept = sounds.get(key) ?? soundAtMost(space, jobWith(space, this.backbone.hubs, this.backbone.wires), device, this.thought);
     sounds.set(key, kept);
     return kept;
   };

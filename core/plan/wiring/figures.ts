@@ -73,8 +73,23 @@ function keptOf({ job, screens }: WiringSpace, rows: readonly Arrival[]): { read
   return { sound, picture };
 }
 
+/** An everyday act, and how much of all of them it counts. */
+export interface WeighedAct {
+  readonly act: Act;
+  readonly weight: number;
+}
+
+/** A space is never changed in place, so its acts are gathered once. */
+const gathered = new WeakMap<WiringSpace, readonly WeighedAct[]>();
+
 /** The everyday acts by which plans are compared, with their weights, which together are 1. */
-export function commonActs(space: WiringSpace): readonly { readonly act: Act; readonly weight: number }[] {
+export function commonActs(space: WiringSpace): readonly WeighedAct[] {
+  const known = gathered.get(space) ?? actsOfHousehold(space);
+  gathered.set(space, known);
+  return known;
+}
+
+function actsOfHousehold(space: WiringSpace): readonly WeighedAct[] {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const acts: Act[] = [
     { act: "screen-on" },
@@ -99,7 +114,7 @@ export const playerOfAct = (space: WiringSpace, act: Act): string | undefined =>
   act.act === "wake" || act.act === "put-away" || act.act === "night-update" ? act.device : space.players[0]?.id;
 
 /** How easy acts are by their figures, weighed; an act that nobody in the room can do counts nothing. */
-export function easeOf(figures: readonly ActFigures[], acts: readonly { readonly act: Act; readonly weight: number }[]): number {
+export function easeOf(figures: readonly ActFigures[], acts: readonly WeighedAct[]): number {
   return acts.reduce((sum, { act, weight }) => {
     const found = figures.find(({ event }) => event === eventOf(act));
     // What happens of itself, at night perhaps, disturbs nobody where the device takes no part, and nobody is there to press a key.

@@ -131,7 +131,7 @@ class Quest {
       return option ? [{ option, adds: { ...NOTHING, arrivals: -UNPLUGGED_SHARE, ease: this.easeUnplugged(plug) } }] : [];
     }
     const { players } = this.measure.space;
-    return caps.heardOn(ground, plug).heard.map((heard): Leg => {
+    return caps.heardOn(ground, plug).answer.map((heard): Leg => {
       const { settings, effort, isAlone } = heard;
       const acts = ACTS_SHARE * actsBound(this.measure, ground, heard);
       return {

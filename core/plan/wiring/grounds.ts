@@ -13,6 +13,7 @@ import { reachOf } from "./reach";
 import { jobWith } from "./room-of";
 import { RowMemo } from "./row-memo";
 import type { WiringSpace } from "./space";
+import { BySwitches } from "./switches";
 import type { Weights } from "./weights";
 
 /** What stays the same for every ground of a search, and what it has worked out already. */
@@ -62,12 +63,17 @@ export interface Ground {
 export function* groundsOf({ space, weights, memo }: Measure, backbone: Backbone): Generator<Ground> {
   const share = contentShare(space.job);
   const reach = reachOf(space, backbone);
+  const sounding = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }) =>
+    sources.length ? [{ id, told: new BySwitches<readonly Arrival[]>() }] : [],
+  );
+  const playedBy = (id: string, job: Job) => {
+    const { rows, asked } = memo.rowsOf(job, id, () => arrivalsOnly(job, "planned", id));
+    return { answer: rows, asked };
+  };
   for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device)))) {
     const hubs = backbone.hubs.map((device) => withSettings(device, settings));
     const job = jobWith(space, hubs, backbone.wires);
-    const rows = job.devices.flatMap(({ id, sources }) =>
-      sources.length ? memo.rowsOf(job, id, () => arrivalsOnly(job, "planned", id)).rows : [],
-    );
+    const rows = sounding.flatMap(({ id, told }) => told.of(hubs, () => playedBy(id, job)).answer);
     if (!leadsCarry(space, backbone, rows) || !isFulfilled(space, rows)) continue;
     const points =
       rowPoints(space, rows, share, weights) + hopesOf(space, rows) - effortPoints(menuEffort(backbone.hubs, settings), weights);

@@ -37,9 +37,9 @@ export function hear(
   { space, weights, memo }: Measure,
   ground: Ground,
   { player: id, wire: own }: Plug,
-): { readonly heard: readonly Heard[]; readonly asked: readonly Question[] } {
+): { readonly answer: readonly Heard[]; readonly asked: readonly Question[] } {
   const player = space.players.find((one) => one.id === id);
-  if (!player || !own) return { heard: [], asked: [] };
+  if (!player || !own) return { answer: [], asked: [] };
   const { device: standIn, wire } = standInOf(space, player, own);
   const share = contentShare(space.job);
   const laying = wireEffort(space, own);
@@ -73,7 +73,7 @@ export function hear(
     // What a player sends for sound does not touch its picture: once all of its sound is whole nothing else is worth trying.
     if (player.control.quirks.length === 0 && rows.every((row) => soundKept(space.job, row) === 1)) break;
   }
-  return { heard, asked: [...questions] };
+  return { answer: heard, asked: [...questions] };
 }
 
 const contentsOf = ({ sources }: Device): number => sources.reduce((sum, { contents }) => sum + contents.length, 0);

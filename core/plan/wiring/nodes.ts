@@ -1,5 +1,5 @@
 import { bestAssignment } from "./assignment";
-import type { Caps, Switch } from "./caps";
+import type { Caps } from "./caps";
 import type { Ground, Measure } from "./grounds";
 import type { Plug } from "./plugs";
 import type { School } from "./schools";
@@ -7,6 +7,7 @@ import type { Heard } from "./hear";
 import { judge, unplugged, type PlayerOption } from "./settle";
 import type { SocketKind } from "./sockets";
 import type { Tables } from "./starts";
+import type { Switch } from "./switches";
 
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
@@ -20,7 +21,7 @@ export type Known = Map<Plug, number>;
  */
 export class Worth {
   private readonly heard = new Map<Plug, readonly Heard[]>();
-  private readonly asked: Switch[] = [];
+  private readonly asked = new Map<string, Switch>();
   private readonly options = new Map<Plug, PlayerOption | null>();
 
   constructor(
@@ -49,7 +50,7 @@ export class Worth {
 
   /** The switches on which all that was heard so far hangs; what was judged hangs on those for control as well. */
   get switches(): readonly Switch[] {
-    return this.asked;
+    return [...this.asked.values()];
   }
 
   /** How far plugs of its player fell below their bound so far. */
@@ -70,9 +71,9 @@ export class Worth {
 
   private hear(plug: Plug): void {
     const before = this.of(plug);
-    const { heard, switches } = this.caps.heardOn(this.ground, plug);
+    const { answer: heard, switches } = this.caps.heardOn(this.ground, plug);
     this.heard.set(plug, heard);
-    this.asked.push(...switches);
+    for (const one of switches) this.asked.set(`${one.device} ${one.key}`, one);
     if (heard.length) this.keep(plug, Math.max(...heard.map(({ most }) => most)) + this.caps.actsOf(plug));
     const falls = this.measure.falls.get(plug.player) ?? { sum: 0, count: 0 };
     this.measure.falls.set(plug.player, { sum: falls.sum + before - Math.max(0, this.of(plug)), count: falls.count + 1 });

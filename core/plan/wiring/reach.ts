@@ -10,8 +10,8 @@ export interface Reach {
   readonly screens: ReadonlySet<string>;
   /** Whether sound comes to the sound system's speakers, forward or by a return channel. */
   readonly sounds: boolean;
-  /** Everything that sound meets from there on, as a key: along equal trails the same can arrive. */
-  readonly trail: string;
+  /** Everything that the socket is joined with by cables, as a key: from where all of it is alike the same can arrive. */
+  readonly joined: string;
 }
 
 /**
@@ -25,7 +25,7 @@ export function isSeenAlone({ system, mainScreen }: WiringSpace, job: Job, playe
   const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
   const awake = job.devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
   const far = farEnds(job.cables);
-  const { ends } = reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture");
+  const ends = reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture");
   return mainScreen !== null && ends.has(mainScreen);
 }
 
@@ -48,40 +48,58 @@ const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, FarEnd> =>
 export function reachOf(space: WiringSpace, { hubs, wires }: Backbone): (socket: CableEnd) => Reach {
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
   const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-  return (socket) => {
-    const sound = reached(devices, far, socket, "sound");
-    return { screens: reached(devices, far, socket, "picture").ends, sounds: sound.ends.has(space.system.id), trail: sound.trail };
+  const known = new Map<string, string>();
+  const joinedWith = (device: string): string => {
+    const key = known.get(device) ?? joinedTo(devices, far, device);
+    known.set(device, key);
+    return key;
   };
+  return (socket) => ({
+    screens: reached(devices, far, socket, "picture"),
+    sounds: reached(devices, far, socket, "sound").has(space.system.id),
+    joined: `${socketKey(socket)} ${joinedWith(socket.device)}`,
+  });
 }
 
-/** The devices at whose end a route of a kind comes out, on the display or from the speakers, and what it meets on the way. */
+/** Every cable by which a device is joined with others, straight or through them. */
+function joinedTo(devices: ReadonlyMap<string, Device>, far: ReadonlyMap<string, FarEnd>, device: string): string {
+  const met = new Set([device]);
+  const cables = new Set<string>();
+  for (const id of met)
+    for (const port of devices.get(id)?.ports ?? []) {
+      const next = far.get(socketKey({ device: id, port: port.id }));
+      if (!next) continue;
+      const { from, to, returnWires, controlWire } = next.cable;
+      cables.add(`${socketKey(from)}>${socketKey(to)} ${returnWires} ${controlWire}`);
+      met.add(next.end.device);
+    }
+  return [...cables].toSorted().join("|");
+}
+
+/** The devices at whose end a route of a kind comes out: on the display, or from the speakers. */
 function reached(
   devices: ReadonlyMap<string, Device>,
   far: ReadonlyMap<string, FarEnd>,
   socket: CableEnd,
   kind: "picture" | "sound",
-): { readonly ends: ReadonlySet<string>; readonly trail: string } {
+): ReadonlySet<string> {
   const ends = new Set<string>();
-  const met: string[] = [];
   const seen = new Set<string>();
   const visit = (at: CableEnd) => {
     const key = socketKey(at);
     if (seen.has(key)) return;
     seen.add(key);
-    met.push(key);
     for (const route of devices.get(at.device)?.routes ?? []) {
       if (route.kind !== kind || !route.from.includes(at.port)) continue;
       for (const to of route.to) {
         if (to === "display" || to === "speakers") ends.add(at.device);
         else {
           const next = far.get(socketKey({ device: at.device, port: to }));
-          if (!next) continue;
-          met.push(`${to} ${next.cable.returnWires} ${next.cable.controlWire}`);
-          visit(next.end);
+          if (next) visit(next.end);
         }
       }
     }
   };
   visit(socket);
-  return { ends, trail: met.join("|") };
+  return ends;
 }

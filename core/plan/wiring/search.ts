@@ -1,17 +1,13 @@
-import { backbonesOf, type Backbone } from "./backbones";
+import { backbonesOf } from "./backbones";
 import { boxSets } from "./box-sets";
-import { Caps, standsAlike, type Switch } from "./caps";
-import { ALIKE, assign, bestSettled, divided, mostOfPlayers, nodeOf, Worth, type Known, type Node } from "./nodes";
-import { effortPoints } from "./effort";
-import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
-import { backboneEffort, planOf, type WiringPlan } from "./make-plan";
-import { remotePoints } from "./musts";
-import { plugsOf } from "./plugs";
-import { reachOf } from "./reach";
+import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
+import { planOf, type WiringPlan } from "./make-plan";
+import { ALIKE, bestSettled, divided, nodeOf, Worth, type Known, type Node } from "./nodes";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
-import { switchesOf } from "./settle";
 import type { WiringSpace } from "./space";
-import { allowedIn, startsOf, type Tables } from "./starts";
+import { allowedIn, startsOf } from "./starts";
+import { standsAlike, switchesOf, type Switch } from "./switches";
+import { groundsByPoints, hasSound, lookedInto, waitingOf, type Waiting } from "./waiting";
 import type { Weights } from "./weights";
 
 /** The best plan of each school, the best of all first, and how sure that is. */
@@ -42,24 +38,6 @@ export interface PlanOptions {
   readonly anyPlan?: boolean;
   /** Only what wins is wanted: the other schools are not looked through for their own best. */
   readonly onlyBest?: boolean;
-}
-
-/** A backbone that is still to be looked at. */
-interface Waiting {
-  readonly backbone: Backbone;
-  readonly tables: Tables;
-  readonly schools: readonly School[];
-  /** Its points without any ground and any player: what it costs. */
-  readonly before: number;
-  /** At most so much its players bring. */
-  readonly players: number;
-  /** Sound can come to the sound system on it. */
-  readonly sounds: boolean;
-  readonly caps: Caps;
-  /** No plan on it can have more points. */
-  readonly bound: number;
-  /** The bound knows what can come along the ways of its sound, and who hears whom. */
-  readonly isLookedInto: boolean;
 }
 
 /**
@@ -194,7 +172,7 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
       if (lost.some((other) => isLostAlike(other, school, ground, base))) continue;
       // Of most grounds it is seen before anybody is bound to a box that they cannot win.
       if (!bestSettled(allowedIn(measure.space, backbone, school, tables), worth, floor - base)) {
-        lost.push({ school, base, control: switchesOf(ground), switches: [...worth.switches] });
+        lost.push({ school, base, control: switchesOf(ground), switches: worth.switches });
         continue;
       }
       for (const start of startsOf(measure.space, backbone, school, tables)) {
@@ -217,7 +195,7 @@ interface Lost {
 
 /** Whether players cannot win on a ground for the same reasons as on another one, which had no fewer points before them. */
 const isLostAlike = (lost: Lost, school: School, ground: Ground, base: number): boolean =>
-  lost.school === school && base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground, lost.switches);
+  lost.school === school && base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground.hubs, lost.switches);
 
 /** Plays a node through the full engine, and gives what is left beside it. */
 function played({ measure, options, heardOnly, best, looked }: Run, node: Node, standing: (school: School) => number): readonly Node[] {
@@ -233,33 +211,6 @@ function played({ measure, options, heardOnly, best, looked }: Run, node: Node, 
   }
   return plan && plan.points >= node.bound - ALIKE ? [] : divided(node, standing(school) + ALIKE);
 }
-
-/** A backbone with its plugs and the bound that their reach gives. */
-function waitingOf(measure: Measure, backbone: Backbone, schools: readonly School[]): Waiting {
-  const { space, weights } = measure;
-  const { tables, ownMost, sounds } = plugsOf(measure, backbone);
-  const players = assign(tables, ({ most }) => most)?.worth ?? -Infinity;
-  const before = easeWithoutPlayers(measure) + remotePoints(space) - effortPoints(backboneEffort(space, backbone), weights);
-  const caps = new Caps(measure, backbone);
-  return { backbone, tables, schools, players, before, sounds, caps, bound: before + ownMost + players, isLookedInto: false };
-}
-
-/** A backbone looked into as far as it takes to see that it cannot beat what stands, or else all of its best assignment. */
-function lookedInto({ space, most }: Measure, waiting: Waiting, standing: number): Waiting {
-  const { backbone, tables, caps, before } = waiting;
-  const own = most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
-  const players = mostOfPlayers(tables, caps, standing - before - own);
-  return { ...waiting, players, bound: before + own + players, isLookedInto: true };
-}
-
-const hasSound = ({ sounds }: Waiting): boolean => sounds;
-
-/** Where no player is planned nobody wakes, and the acts are not bounded by any. */
-const easeWithoutPlayers = ({ space, weights }: Measure): number => (space.players.length === 0 ? weights.ease : 0);
-
-/** The grounds of a backbone with their points before any player, the best first. */
-const groundsByPoints = (measure: Measure, { backbone, before }: Waiting) =>
-  [...groundsOf(measure, backbone)].map((ground) => ({ ground, base: ground.points + before })).toSorted((a, b) => b.base - a.base);
 
 /** What is known of plugs on grounds whose control switches stand alike. */
 function knownWith(known: Map<string, Known>, ground: Ground): Known {

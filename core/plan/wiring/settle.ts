@@ -1,6 +1,5 @@
 import { actFigures, householdOf, isOnPurpose } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
-import type { SettingKey } from "@/core/facts";
 import type { Cable } from "@/core/job";
 import { NO_EFFORT, type Effort } from "./effort";
 import { commonActs, easeOf, playerOfAct } from "./figures";
@@ -11,6 +10,7 @@ import { easeShare } from "./most";
 import { fulfils } from "./musts";
 import type { Plug } from "./plugs";
 import { jobWith } from "./room-of";
+import { switchesOf } from "./switches";
 import { ACTS_SHARE, UNPLUGGED_POINTS } from "./weights";
 
 /** A plug worked out on a ground: with the settings of its player that bring most, and at most how many points that is. */
@@ -24,7 +24,7 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
 
 /** Works out a plug through the full engine and the control simulator. Null where it cannot fulfil what is wished of the player. */
 export const settle = (measure: Measure, ground: Ground, plug: Plug): PlayerOption | null =>
-  plug.wire ? judge(measure, ground, plug, hear(measure, ground, plug).heard) : unplugged(measure, plug);
+  plug.wire ? judge(measure, ground, plug, hear(measure, ground, plug).answer) : unplugged(measure, plug);
 
 /** Who does not sit anywhere is not woken, and wakes nobody; for the first one another player is watched, of whom nothing is known here. */
 export function unplugged({ space, weights }: Measure, { player, kind, wire }: Plug): PlayerOption | null {
@@ -80,16 +80,6 @@ export function actsBound({ space, ease }: Measure, ground: Ground, { player: se
   ease.set(key, found);
   return found;
 }
-
-const CONTROL_KEYS: ReadonlySet<SettingKey> = new Set<SettingKey>(["cec", "arc", "earc", "speakers", "arc-take", "power", "standby-pass"]);
-
-/** How the control switches of a ground's hubs stand. */
-export const switchesOf = ({ hubs }: Pick<Ground, "hubs">): string =>
-  hubs
-    .flatMap(({ id, settings }) =>
-      settings.flatMap((row) => (CONTROL_KEYS.has(row.key) ? [`${id} ${row.key} ${row.planned ?? row.found}`] : [])),
-    )
-    .join("|");
 
 const groundKeys = new WeakMap<Ground, string>();
 

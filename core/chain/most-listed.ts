@@ -1,0 +1,84 @@
+import type { Device, Presents, SoundRoute } from "@/core/device";
+import { smallerBed, type Coding } from "@/core/facts";
+import { cableAt, findDevice, findPort, type CableEnd, type Job } from "@/core/job";
+import { endKey } from "./rig";
+import { common, listOf, takenForGranted, type Listed } from "./listing";
+
+/** The most that could be listed: each coding with the most channels; null: anything could. */
+export type MostListed = ReadonlyMap<Coding, Listed> | null;
+
+const NOTHING: MostListed = new Map();
+
+/**
+ * The most that could be seen listed at a socket, whatever is set: every rule counts by which a device could present a list there, and
+ * what nobody knows could list anything. Never less than `listingAt` gives for any choice of settings.
+ */
+export function mostListedAt(job: Job, exit: CableEnd, met: ReadonlySet<string> = new Set()): MostListed {
+  const port = findPort(job, exit);
+  const cable = cableAt(job, exit);
+  // A tree of boxes that asks itself in a circle gets an empty list.
+  if (!port || !cable || met.has(endKey(exit))) return NOTHING;
+  const seen = new Set([...met, endKey(exit)]);
+  if (port.connector !== "hdmi") return takenForGranted(port).sounds;
+  if (port.direction === "out") return presented(job, cable.to, seen);
+  const far = findDevice(job, cable.from.device);
+  if (!far) return NOTHING;
+  return far.presents.some((row) => row.ports.includes(cable.from.port)) ? presented(job, cable.from, seen) : decodersOf(far);
+}
+
+function presented(job: Job, entry: CableEnd, met: ReadonlySet<string>): MostListed {
+  const device = findDevice(job, entry.device);
+  if (!device) return NOTHING;
+  let most: MostListed = NOTHING;
+  for (const rule of device.presents) {
+    if (!rule.ports.includes(entry.port)) continue;
+    most = either(most, byRule(job, device, entry, rule, met));
+    // After a rule that always counts none is asked.
+    if (rule.when.length === 0) break;
+  }
+  return most;
+}
+
+function byRule(job: Job, device: Device, entry: CableEnd, rule: Presents, met: ReadonlySet<string>): MostListed {
+  switch (rule.rule) {
+    case "decoders":
+      return decodersOf(device);
+    case "copy":
+      return mostListedAt(job, { device: device.id, port: rule.of }, met);
+    case "common": {
+      const plugged = rule.of.map((port) => ({ device: device.id, port })).filter((end) => cableAt(job, end));
+      const known = plugged.flatMap((end) => mostListedAt(job, end, met) ?? []);
+      return known.length === 0 && plugged.length > 0 ? null : common(known.map((sounds) => ({ sounds, unknown: null }))).sounds;
+    }
+    case "list": {
+      if (rule.sound === null) return null;
+      const own = listOf(rule.sound).sounds;
+      return rule.widenedBy && rule.widenedBy !== entry.port ? either(own, handedOn(job, device, entry, rule.widenedBy, met)) : own;
+    }
+  }
+}
+
+/** What a device can add of the far end of its return channel. */
+function handedOn(job: Job, device: Device, entry: CableEnd, returnPort: string, met: ReadonlySet<string>): MostListed {
+  const route = device.routes.find(
+    (row): row is SoundRoute => row.kind === "sound" && row.from.includes(entry.port) && row.to.includes(returnPort),
+  );
+  if (!route) return NOTHING;
+  const far = mostListedAt(job, { device: device.id, port: returnPort }, met);
+  const { passes } = route;
+  if (far === null || passes === null) return null;
+  return new Map(
+    [...far].flatMap(([coding, listed]): [Coding, Listed][] => {
+      if (coding === "lpcm") return [[coding, { channels: smallerBed(listed.channels, route.lpcm), objects: false }]];
+      const pass = passes.find((row) => row.coding === coding);
+      return pass ? [[coding, { channels: smallerBed(listed.channels, pass.channels), objects: listed.objects && pass.objects }]] : [];
+    }),
+  );
+}
+
+const decodersOf = ({ decodes }: Device): MostListed =>
+  decodes && listOf(decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac")).sounds;
+
+/** Whatever one of two lists holds. */
+const either = (a: MostListed, b: MostListed): MostListed =>
+  a && b && listOf([...a, ...b].map(([coding, row]) => ({ coding, ...row }))).sounds;

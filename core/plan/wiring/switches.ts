@@ -1,0 +1,61 @@
+import type { Question } from "@/core/chain";
+import type { SettingKey } from "@/core/facts";
+import { effectiveSetting, type Device } from "@/core/device";
+
+/** A switch of a hub that was asked about, and how it stood. */
+export interface Switch {
+  readonly device: string;
+  readonly key: SettingKey;
+  readonly value: string | null | undefined;
+}
+
+/** The switches of hubs among some questions, as they stand. */
+export function switchesAsked(hubs: readonly Device[], asked: readonly Question[]): readonly Switch[] {
+  return asked.flatMap((question): Switch[] => {
+    const [what, device = "", key = ""] = question.split(" ");
+    const hub = what === "setting" ? hubs.find(({ id }) => id === device) : undefined;
+    const setting = hub?.settings.find((row) => row.key === key);
+    return hub && setting ? [{ device, key: setting.key, value: effectiveSetting(hub, setting.key, "planned") }] : [];
+  });
+}
+
+/** Whether switches stand at hubs as they did when something was asked. */
+export const standsAlike = (hubs: readonly Device[], switches: readonly Switch[]): boolean =>
+  switches.every(({ device, key, value }) => {
+    const hub = hubs.find(({ id }) => id === device);
+    return hub !== undefined && effectiveSetting(hub, key, "planned") === value;
+  });
+
+/** Answers on one backbone, each of which holds while the switches that were asked about for it stand alike, whatever the others do. */
+export class BySwitches<Answer> {
+  private readonly known: { readonly switches: readonly Switch[]; readonly answer: Answer }[] = [];
+
+  /** The answer for hubs as they stand, worked out only where none is known. */
+  of(
+    hubs: readonly Device[],
+    work: () => { readonly answer: Answer; readonly asked: readonly Question[] },
+  ): { readonly answer: Answer; readonly switches: readonly Switch[] } {
+    const found = this.known.find(({ switches }) => standsAlike(hubs, switches));
+    if (found) return found;
+    const { answer, asked } = work();
+    const fresh = { switches: switchesAsked(hubs, asked), answer };
+    this.known.push(fresh);
+    return fresh;
+  }
+}
+
+const CONTROL_KEYS: ReadonlySet<SettingKey> = new Set<SettingKey>(["cec", "arc", "earc", "speakers", "arc-take", "power", "standby-pass"]);
+
+/** Hubs as they are set are never changed in place, so how they stand is told once. */
+const told = new WeakMap<readonly Device[], string>();
+
+/** How the control switches of hubs stand. */
+export function switchesOf({ hubs }: { readonly hubs: readonly Device[] }): string {
+  const known = told.get(hubs);
+  if (known !== undefined) return known;
+  const words = hubs.flatMap(({ id, settings }) =>
+    settings.flatMap((row) => (CONTROL_KEYS.has(row.key) ? [`${id} ${row.key} ${row.planned ?? row.found}`] : [])),
+  );
+  told.set(hubs, words.join("|"));
+  return words.join("|");
+}

@@ -1,0 +1,56 @@
+import type { Backbone } from "./backbones";
+import { Caps } from "./caps";
+import { effortPoints } from "./effort";
+import { groundsOf, type Measure } from "./grounds";
+import { backboneEffort } from "./make-plan";
+import { remotePoints } from "./musts";
+import { assign, mostOfPlayers } from "./nodes";
+import { plugsOf } from "./plugs";
+import { reachOf } from "./reach";
+import type { School } from "./schools";
+import type { Tables } from "./starts";
+
+/** A backbone that is still to be looked at. */
+export interface Waiting {
+  readonly backbone: Backbone;
+  readonly tables: Tables;
+  readonly schools: readonly School[];
+  /** Its points without any ground and any player: what it costs. */
+  readonly before: number;
+  /** At most so much its players bring. */
+  readonly players: number;
+  /** Sound can come to the sound system on it. */
+  readonly sounds: boolean;
+  readonly caps: Caps;
+  /** No plan on it can have more points. */
+  readonly bound: number;
+  /** The bound knows what can come along the ways of its sound, and who hears whom. */
+  readonly isLookedInto: boolean;
+}
+
+/** A backbone with its plugs and the bound that their reach gives. */
+export function waitingOf(measure: Measure, backbone: Backbone, schools: readonly School[]): Waiting {
+  const { space, weights } = measure;
+  const { tables, ownMost, sounds } = plugsOf(measure, backbone);
+  const players = assign(tables, ({ most }) => most)?.worth ?? -Infinity;
+  const before = easeWithoutPlayers(measure) + remotePoints(space) - effortPoints(backboneEffort(space, backbone), weights);
+  const caps = new Caps(measure, backbone);
+  return { backbone, tables, schools, players, before, sounds, caps, bound: before + ownMost + players, isLookedInto: false };
+}
+
+/** A backbone looked into as far as it takes to see that it cannot beat what stands, or else all of its best assignment. */
+export function lookedInto({ space, most }: Measure, waiting: Waiting, standing: number): Waiting {
+  const { backbone, tables, caps, before } = waiting;
+  const own = most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
+  const players = mostOfPlayers(tables, caps, standing - before - own);
+  return { ...waiting, players, bound: before + own + players, isLookedInto: true };
+}
+
+export const hasSound = ({ sounds }: Waiting): boolean => sounds;
+
+/** Where no player is planned nobody wakes, and the acts are not bounded by any. */
+const easeWithoutPlayers = ({ space, weights }: Measure): number => (space.players.length === 0 ? weights.ease : 0);
+
+/** The grounds of a backbone with their points before any player, the best first. */
+export const groundsByPoints = (measure: Measure, { backbone, before }: Waiting) =>
+  [...groundsOf(measure, backbone)].map((ground) => ({ ground, base: ground.points + before })).toSorted((a, b) => b.base - a.base);
