@@ -57,7 +57,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--forbid <what...>", "for instance console:television, box:ARCHETYPE, school:SCHOOL or new-cables")
     .option("--must <wish...>", "what a plan must give, for instance sounds:television, whole:console, picture:streamer, keep:bar")
     .option("--hope <wish...>", "what had better be and can be given up for more, in the same words, or remotes:1")
-    .option("--trades", "also the plans that none other beats in arrivals, ease, cost and work together")
+    .option("--trades", "also the plans that no other beats in arrivals, ease, cost and work together")
     .option("--what-if", "also what would change with one more socket, eARC, DTS handed on, or a cable where none may run")
     .option("--why-not <what>", "plan with it and tell the difference, for instance console:bar, box:ARCHETYPE or school:SCHOOL")
     .option("--van <archetypes...>", "the boxes that are at hand; otherwise whatever the brief lets one buy")

@@ -7,6 +7,7 @@ export { linkLoads, type LinkLoad } from "./link-loads";
 export { listingAt, type Listing } from "./listing";
 export { controlLinks, pictureRun, powerNeeds, type ControlLink, type PictureRun, type PowerNeed } from "./map-layers";
 export { optimisticArrivals, optimisticBest, type Freedom, type ThoughtLists } from "./optimistic";
+export { picturesOf, type SeenContent } from "./pictures-of";
 export type { Played } from "./play";
 export { compareStreams, idealForms } from "./quality";
 export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";

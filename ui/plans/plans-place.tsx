@@ -48,7 +48,7 @@ const SIDE_BY_SIDE = 4;
 
 const askTrades = (planner: Remote<PlansWorker>, question: PlanQuestion) => planner.trades(question);
 
-/** The ways to wire this room, side by side: the best of each school, or those that none other beats, planned aside. */
+/** The ways to wire this room, side by side: the best of each school, or those that no other beats, planned aside. */
 export function PlansPlace() {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
@@ -61,7 +61,7 @@ export function PlansPlace() {
   const weights = useMemo(() => weightsIn(wanted) ?? weightsOf({ weighing }), [wanted, weighing]);
   const preset = presetOf(weights);
   const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...stock }, [job, weights, stock]);
-  // Which plans none other beats hangs on no weights: what is played through for it is the same for all.
+  // Which plans no other beats hangs on no weights: what is played through for it is the same for all.
   const unweighed = useMemo<PlanQuestion | null>(() => stock && { job, weights: PRESETS["best-sound"], ...stock }, [job, stock]);
   const { planning, stop, again } = usePlans(question);
   const isTrades = view === "trades";

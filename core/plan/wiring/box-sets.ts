@@ -2,6 +2,7 @@ import type { Device, Port } from "@/core/device";
 import { runBetween } from "@/core/job";
 import { isGatherer } from "./gatherer";
 import { isForbidden, SOUND_LEADS, THROUGH_AIR } from "./leads";
+import { reachOf } from "./reach";
 import { hdmiOutputs, inputKinds, NO_SOCKETS } from "./sockets";
 import type { BoxAtHand, WiringSpace } from "./space";
 import type { Wire } from "./wires";
@@ -40,7 +41,7 @@ export function reachesScreens({ screens }: WiringSpace, boxes: readonly BoxAtHa
 /** Every box does something: something goes in, and what it is there for goes out. */
 export const isWhole = (space: WiringSpace, hubs: readonly Device[], boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean =>
   boxes.every(({ device }) => {
-    if (isGatherer(device) && !isWanting(space, hubs, device, wires)) return false;
+    if (isGatherer(device) && !(isWanting(space, hubs, device, wires) && isHeard(space, hubs, device, wires))) return false;
     const outputs = hdmiOutputs(device);
     const hasInputs = inputKinds(device, NO_SOCKETS).length > 0;
     const lit = outputs.filter((port) => isWired(device, port, wires)).length;
@@ -68,6 +69,12 @@ const isSoundSocket = (device: Device, { id }: Port): boolean =>
 
 const isWired = (device: Device, { id }: Port, wires: readonly Wire[]): boolean =>
   wires.some(({ cable: { from, to } }) => (from.device === device.id && from.port === id) || (to.device === device.id && to.port === id));
+
+/** From the sockets that a box gathers sound comes to the sound system: nobody gathers what then stays silent. */
+function isHeard(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {
+  const reach = reachOf(space, { hubs, wires });
+  return inputKinds(box, NO_SOCKETS).some(({ device, ports }) => reach({ device, port: ports[0] ?? "" }).sounds);
+}
 
 /** A box that gathers sockets is wanted where there are not enough of the kind that it takes, or where it saves pulling cables. */
 function isWanting(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {

@@ -1,15 +1,22 @@
 import type { ThoughtLists } from "@/core/chain";
+import type { Device } from "@/core/device";
 import { actsAtMost, hearingOf, type Hearing } from "./ease-most";
 import type { Backbone } from "./backbones";
 import type { Ground, Measure } from "./grounds";
 import { hear, type Heard } from "./hear";
-import type { SoundsOf } from "./most";
+import type { KeptAtMost, SoundsOf } from "./most";
+import { asPlanned, pictureAtMost } from "./picture-on";
 import type { Plug } from "./plugs";
+import { isSeenAlone } from "./reach";
 import { jobWith } from "./room-of";
 import { soundAtMost } from "./sound-most";
 import { standInOf } from "./stand-in";
 import { BySwitches, type Switch } from "./switches";
 import { ACTS_SHARE } from "./weights";
+import type { Wire } from "./wires";
+
+/** What passes of a device at most, by all that it is joined with. */
+export type Passed = Pick<KeptAtMost, "sounds" | "pictures">;
 
 /**
  * What the plugs of a backbone can bring at most, looked into no further than a search asks: at first by what their socket reaches at
@@ -20,6 +27,7 @@ export class Caps {
   private readonly told = new Map<Plug, BySwitches<readonly Heard[]>>();
   private readonly thought: ThoughtLists = new Map();
   private hearing: Hearing | undefined;
+  private planned: readonly Device[] | undefined;
 
   constructor(
     private readonly measure: Measure,
@@ -45,22 +53,31 @@ export class Caps {
   }
 
   look(plug: Plug): void {
-    const { space, most, sounds } = this.measure;
+    const { space, most, kept } = this.measure;
     const player = space.players.find(({ id }) => id === plug.player);
     const { wire, reach } = plug;
     if (!player || !wire || !reach) return;
     const { cable } = wire;
     const standIn = standInOf(space, player, wire).device.id;
-    const key = `${standIn} ${cable.class} ${cable.controlWire} ${cable.returnWires} ${reach.joined}`;
-    const kept =
-      sounds.get(key) ??
-      soundAtMost(space, jobWith(space, this.backbone.hubs, [...this.backbone.wires, wire], [player]), player, this.thought);
-    sounds.set(key, kept);
+    const key = `${standIn} ${cable.class} ${cable.controlWire} ${cable.returnWires} ${cable.lengthM} ${reach.joined}`;
+    const passed = kept.get(key) ?? this.passedOf(player, wire);
+    kept.set(key, passed);
     this.hearing ??= hearingOf(space, jobWith(space, this.backbone.hubs, this.backbone.wires));
     const heard = this.hearing.ofSocket(cable.to, cable.controlWire);
     const acts = actsAtMost(space, this.hearing, player.id, heard);
-    const cap = most.ofPlayer(player.id, reach, { sounds: kept, acts, alone: true });
+    const job = jobWith(space, this.backbone.hubs, [...this.backbone.wires, wire], [player]);
+    const alone = isSeenAlone(space, job, player);
+    const cap = most.ofPlayer(player.id, { reach, wire }, { ...passed, acts, alone });
     this.looked.set(plug, { most: Math.min(plug.most, cap), acts });
+  }
+
+  /** What could come at most of a player along a wire: its sound with every switch at will, its picture as it is planned. */
+  private passedOf(player: Device, wire: Wire): Passed {
+    const { space } = this.measure;
+    const { hubs, wires } = this.backbone;
+    this.planned ??= hubs.map(asPlanned);
+    const job = jobWith(space, this.planned, [...wires, wire], [asPlanned(player)]);
+    return { sounds: soundAtMost(space, job, player, this.thought), pictures: pictureAtMost(job, player.id) };
   }
 
   /** What is heard of a plug on a ground: as on another ground of the backbone where every switch that was asked about stands alike. */
@@ -72,10 +89,11 @@ export class Caps {
 
   /** What the hubs play themselves can keep of its sound. */
   readonly ownSounds: SoundsOf = (device, reachFrom) => {
-    const { space, sounds } = this.measure;
+    const { space, kept } = this.measure;
     const key = `${device.id} ${device.sources.map(({ id }) => reachFrom({ device: device.id, port: id }).joined).join(" ")}`;
-    const kept = sounds.get(key) ?? soundAtMost(space, jobWith(space, this.backbone.hubs, this.backbone.wires), device, this.thought);
-    sounds.set(key, kept);
-    return kept;
+    const job = jobWith(space, this.backbone.hubs, this.backbone.wires);
+    const passed = kept.get(key) ?? { sounds: soundAtMost(space, job, device, this.thought), pictures: [] };
+    kept.set(key, passed);
+    return passed.sounds;
   };
 }

@@ -43,8 +43,17 @@ export const boxEffort = ({ device, price, isThere }: BoxAtHand): Effort =>
 const spent = (price: number | null, guess: number): Pick<Effort, "money" | "unpriced" | "guessed"> =>
   price === null ? { money: 0, unpriced: 1, guessed: guess } : { money: price, unpriced: 0, guessed: 0 };
 
+/** Wires are thought of once for a space, and so is what each of them asks. */
+const asked = new WeakMap<Wire, Effort>();
+
 /** A wire costs nothing where it lies as it is, a plug where it is moved, and is paid for and laid or pulled where it is new. */
 export function wireEffort(space: WiringSpace, wire: Wire): Effort {
+  const known = asked.get(wire) ?? effortOf(space, wire);
+  asked.set(wire, known);
+  return known;
+}
+
+function effortOf(space: WiringSpace, wire: Wire): Effort {
   const adapter = hasAdapter(wire) ? { ...NO_EFFORT, ...spent(null, GUESSED_PRICE.adapter), minutes: MINUTES.plug } : NO_EFFORT;
   return addEffort(cableEffort(space, wire), adapter);
 }

@@ -3,6 +3,7 @@ import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import type { Backbone } from "./backbones";
+import type { Passed } from "./caps";
 import { effortPoints, menuEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
@@ -22,8 +23,8 @@ export interface Measure {
   readonly weights: Weights;
   readonly most: Most;
   readonly memo: RowMemo;
-  /** How much of its sound each content of a device can keep at best, by all that it meets on its way. */
-  readonly sounds: Map<string, readonly number[]>;
+  /** What passes of a device at most, by all that it is joined with. */
+  readonly kept: Map<string, Passed>;
   /** How easy the acts of a player are, by all on which that rests. */
   readonly ease: Map<string, number>;
   /** How far the plugs of each player fell below their bounds, to know whom to work out first. */
@@ -36,7 +37,7 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   weights,
   most: mostOf(space, weights, WHOLE_ON_ALL),
   memo: new RowMemo(),
-  sounds: new Map(),
+  kept: new Map(),
   ease: new Map(),
   falls: new Map(),
 });

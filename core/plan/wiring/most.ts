@@ -1,25 +1,34 @@
 import type { Act } from "@/core/cec";
 import type { Content, Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
-import { effortPoints, NO_EFFORT } from "./effort";
+import { effortPoints, wireEffort } from "./effort";
 import { commonActs, contentShare, playerOfAct } from "./figures";
 import { hopesAtMost } from "./musts";
 import type { PictureOn } from "./picture-on";
 import type { Reach } from "./reach";
 import type { WiringSpace } from "./space";
-import { ACTS_SHARE, MINUTES, UNPLUGGED_POINTS, WITHOUT_PICTURE, type Weights } from "./weights";
+import type { Wire } from "./wires";
+import { ACTS_SHARE, UNPLUGGED_POINTS, WITHOUT_PICTURE, type Weights } from "./weights";
 
 /** The most that anything of a room can bring by what it reaches; never less than what the full engine gives it there. */
 export interface Most {
-  /** A player in a socket of some reach; null: unplugged. */
-  readonly ofPlayer: (player: string, reach: Reach | null, kept?: KeptAtMost) => number;
+  /** A player in a socket of some reach by a wire; null: unplugged. */
+  readonly ofPlayer: (player: string, plugged: PluggedBy | null, kept?: KeptAtMost) => number;
   /** What the hubs play themselves, and the players that stay as they lie. */
   readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach, soundsOf?: SoundsOf) => number;
+}
+
+/** How a player is plugged. */
+export interface PluggedBy {
+  readonly reach: Reach;
+  readonly wire: Wire;
 }
 
 /** What was looked into of a player in a socket: how much of the sound of each content can come through, and how easy its acts can be. */
 export interface KeptAtMost {
   readonly sounds: readonly number[];
+  /** On how many screens the picture of each content is whole. */
+  readonly pictures: readonly number[];
   readonly acts: number;
   readonly alone: boolean;
 }
@@ -59,26 +68,26 @@ function capOf(
   weights: Weights,
   player: Device,
   pictureOn: PictureOn,
-): (reach: Reach | null, kept?: KeptAtMost) => number {
+): (plugged: PluggedBy | null, kept?: KeptAtMost) => number {
   const share = contentShare(space.job);
   const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
   const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
-  const lies = space.lying.some(({ from }) => from.device === player.id);
-  const wiring = effortPoints({ ...NO_EFFORT, minutes: lies ? -MINUTES.takeOut : MINUTES.plug }, weights);
   const contents = player.sources.flatMap((source) => source.contents);
   const hopes = hopesAtMost(space, player.id);
-  return (reach, looked) => {
-    if (!reach) return acts - UNPLUGGED_POINTS;
+  return (plugged, looked) => {
+    if (!plugged) return acts - UNPLUGGED_POINTS;
+    const { reach, wire } = plugged;
     const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
     const kept = contents.reduce((sum, content, index) => {
       const sounds = reach.sounds || (isFromScreen(space, content) && reach.screens.size > 0);
       const seen = !content.picture || reach.screens.size > 0;
       const sound = sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
-      const shown = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
+      const direct = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
+      const shown = Math.min(direct, looked?.pictures[index] ?? Infinity);
       return sum + sound * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
     }, 0);
     const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
-    return kept * share + hopes + ease - wiring;
+    return kept * share + hopes + ease - effortPoints(wireEffort(space, wire), weights);
   };
 }
 

@@ -1,6 +1,6 @@
-import { solve } from "@/core/chain";
+import { picturesOf, solve } from "@/core/chain";
 import type { Device } from "@/core/device";
-import type { Cable } from "@/core/job";
+import type { Cable, Job } from "@/core/job";
 import { choicesOf, withSettings } from "./hub-settings";
 import { inputKinds, NO_SOCKETS } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
@@ -36,8 +36,17 @@ function keptDirectly(space: WiringSpace, playerId: string, screenId: string): r
   return contents.map((_, index) => Math.max(0, ...kinds.map((kept) => kept[index] ?? 1)) || 1);
 }
 
+/**
+ * On how many screens each content of a player is whole at most in a room, one that loses something counting half, in the order of its
+ * contents. A picture that a switch shuts could come with another setting, and counts whole.
+ */
+export const pictureAtMost = (job: Job, player: string): readonly number[] =>
+  picturesOf(job, "planned", player).map(({ seen }) =>
+    seen.reduce((sum, { picture, losses }) => sum + (picture && losses.length > 0 ? 0.5 : 1), 0),
+  );
+
 /** With the first of the values that are planned; where there are several they are about sound. */
-const asPlanned = (device: Device): Device =>
+export const asPlanned = (device: Device): Device =>
   withSettings(
     device,
     choicesOf(device, false).flatMap(([first]) => first ?? []),

@@ -48,7 +48,7 @@ export function plugsOf({ space, most }: Measure, backbone: Backbone): Plugs {
           kind,
           wire,
           reach: reached,
-          most: most.ofPlayer(player.id, reached),
+          most: most.ofPlayer(player.id, { reach: reached, wire }),
         }));
       }),
     ];

@@ -1,8 +1,8 @@
 import { effectiveSetting, type Device } from "@/core/device";
 import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
-import type { Backbone } from "./backbones";
 import { socketKey } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
+import type { Wire } from "./wires";
 
 /** What could at best be reached from a socket, were every gate open and every format passed. */
 export interface Reach {
@@ -44,8 +44,14 @@ const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, FarEnd> =>
     ]),
   );
 
-/** Asks what is reached from an input of a hub of a backbone, by its cables and by what is joined inside the devices. */
-export function reachOf(space: WiringSpace, { hubs, wires }: Backbone): (socket: CableEnd) => Reach {
+/** Hubs with the wires between them. */
+interface Joined {
+  readonly hubs: readonly Device[];
+  readonly wires: readonly Wire[];
+}
+
+/** Asks what is reached from an input of a hub, by its cables and by what is joined inside the devices. */
+export function reachOf(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEnd) => Reach {
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
   const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   const known = new Map<string, string>();

@@ -7,7 +7,7 @@ import { PRESETS, type Weights } from "./weights";
 /** So many trades a person compares in a list. */
 export const MOST_TRADES = 6;
 
-/** Plans that none other beats, so many of them as a person can compare. */
+/** Plans that no other beats, so many of them as a person can compare. */
 export interface Trades {
   readonly plans: readonly TradedPlan[];
   /** How many there are before they are thinned. */
@@ -25,7 +25,7 @@ const CORNERS: readonly Weights[] = [
 ];
 
 /**
- * The plans that none other beats in arrivals, ease, cost and work together, thinned to as many as a person can compare: those first that
+ * The plans that no other beats in arrivals, ease, cost and work together, thinned to as many as a person can compare: those first that
  * lie furthest from what is shown already. At first all plans are taken that were played through the full engine on the way to the best
  * for the presets and for the corners between which they lie; then whatever these do not cover is looked through.
  */

@@ -1,0 +1,23 @@
+import type { Content, SettingState } from "@/core/device";
+import { findDevice, type Job } from "@/core/job";
+import { pictureArrival, pictureWays, type PictureArrival } from "./picture-way";
+import { makeRig } from "./rig";
+
+/** A content with its picture on every screen that it reaches. */
+export interface SeenContent {
+  readonly content: Content;
+  readonly seen: readonly PictureArrival[];
+}
+
+/** What is seen of a player's contents, in their order, without their sound: a part of the board that is quickly told. */
+export function picturesOf(job: Job, state: SettingState, player: string): readonly SeenContent[] {
+  const rig = makeRig(job, state);
+  const device = findDevice(job, player);
+  return (device?.sources ?? []).flatMap((source) => {
+    const ways = device ? pictureWays(rig, device, source.id) : [];
+    return source.contents.map((content) => ({
+      content,
+      seen: device ? ways.map((way) => pictureArrival(rig, device, way, content)) : [],
+    }));
+  });
+}
