@@ -59,6 +59,26 @@ describe("the demo jobs", () => {
     }
   });
 
+  test("Village Hall: the matrix lights both screens, and fibres carry the picture to the booth", () => {
+    const plan = bestOf(demoJob("village-hall"), "best-sound");
+    expect(plan).toMatchObject({ school: "split", figures: { sound: 1, picture: 1, pulls: 1 } });
+    expect([...new Set(plan.places.values())]).toEqual(["matrix"]);
+    expect(plan.wires.filter(({ lying }) => !lying).map(({ cable }) => cable.class)).toEqual(["hybrid-optical-hdmi"]);
+  });
+
+  test("Receiver Den: the box that quarrels goes to the screen without its control wire, whoever would lose over ARC into the receiver", () => {
+    for (const preset of ["best-sound", "easiest-to-use"] as const) {
+      const plan = bestOf(demoJob("receiver-den"), preset);
+      expect(Object.fromEntries(plan.places)).toMatchObject({
+        "disc-player": "receiver",
+        console: "receiver",
+        "set-top-box": "television",
+      });
+      expect(plan.wires.find(({ cable }) => cable.from.device === "set-top-box")?.cable.controlWire).toBe(false);
+      expect(plan.figures).toMatchObject({ sound: 1, unplugged: 0 });
+    }
+  });
+
   test("Attic Screen: the streamer sits in the bar, for the projector hands nothing back", () => {
     expect(bestOf(demoJob("attic-screen"), "best-sound")).toMatchObject({ school: "sound-hub", figures: { sound: 1, picture: 1 } });
   });

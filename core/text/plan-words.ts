@@ -5,6 +5,7 @@ import type { Job } from "@/core/job";
 import {
   isCutOff,
   type Must,
+  type PlanFigures,
   type WishConflict,
   type PlanSearch,
   type Preset,
@@ -77,7 +78,7 @@ export function givenUp(plan: WiringPlan): readonly { readonly arrival: Arrival;
 export function figureLines(plan: WiringPlan): readonly string[] {
   const { figures } = plan;
   const failing = figures.acts.filter(({ verdict }) => verdict === "fails" || verdict === "unstable").length;
-  const { whole, reduced, without, money, unpriced, newCables, pulls, minutes, menus, remotes, steps, onControl } = figures;
+  const { whole, reduced, without, newCables, pulls, minutes, menus, remotes, steps, onControl } = figures;
   return [
     [`${plural(whole, "row")} whole`, ...(reduced ? [`${reduced} reduced`] : []), ...(without ? [`${without} without sound`] : [])].join(
       ", ",
@@ -87,9 +88,7 @@ export function figureLines(plan: WiringPlan): readonly string[] {
       steps ? `${plural(steps, "key")} left to press` : "no key left to press",
       ...(failing ? [`${plural(failing, "everyday act")} not as wished even so`] : []),
     ].join(", "),
-    money || unpriced
-      ? `${money ? `${money} to spend` : "price not known"}${money && unpriced ? `, and ${plural(unpriced, "part")} not priced` : ""}`
-      : "no box to buy",
+    spending(figures),
     ...(figures.toBuy ? [`${plural(figures.toBuy, "part")} not in the van`] : []),
     ...(figures.alone < plan.places.size
       ? [`${figures.alone} of ${plural(plan.places.size, "player")} can be watched while the sound system sleeps`]
@@ -176,6 +175,13 @@ export function impossibleSchool(job: Job, school: School, system: string): stri
       : `a cable can run to ${name}, and Bluetooth, stereo and late, is for where none can`,
   };
   return `${SCHOOL_WORDS[school]}: ${reasons[school]}.`;
+}
+
+/** What a plan costs; for parts that nobody priced what such parts cost is reckoned, and said to be. */
+function spending({ money, unpriced, guessed }: PlanFigures): string {
+  if (!unpriced) return money ? `${money} to spend` : "nothing to buy";
+  const reckoned = `${plural(unpriced, "part")} that nobody priced reckoned at ${guessed}`;
+  return money ? `${money + guessed} to spend, ${reckoned}` : `about ${guessed} to spend: ${reckoned}`;
 }
 
 /** A line of the shopping list. */
