@@ -5,7 +5,7 @@ export { bytesOfMessage, readMessage, type AudioStatus, type Message, type Named
 export { faultOf, simulate, type Pressed, type SentFrame, type StateChange, type Trace } from "./simulate";
 export type { Press, Station } from "./station";
 export { householdOf, type Household } from "./stations";
-export { controlWires, kindOf, networkOf, type BusNode, type ControlWires, type Cut, type Network } from "./topology";
+export { addressAt, controlWires, kindOf, networkOf, type BusNode, type ControlWires, type Cut, type Network } from "./topology";
 export { actFigures, type ActFigures } from "./act-figures";
 export { actOfEvent, actsOf, castOf, eventOf, isOnPurpose, type Act, type Played } from "./acts";
 export { conflictsOf, type Conflict } from "./conflicts";

@@ -146,11 +146,16 @@ function addressOf(job: Job, id: string, state: SettingState, met: Set<string>):
   const plugged = outputs.flatMap((port) => cableAt(job, { device: id, port: port.id }) ?? []);
   const up = plugged.find(({ from }) => joinedAt(device, from.port)) ?? plugged[0];
   if (!up) return inputsOf(device).length && (device.display || device.role === "box") ? ROOT : NOWHERE;
-  const above = findDevice(job, up.to.device);
-  const parent = addressOf(job, up.to.device, state, met);
+  return addressAt(job, up.to, state, met);
+}
+
+/** The address that the EDID at a socket gives to whoever is plugged there. */
+export function addressAt(job: Job, socket: CableEnd, state: SettingState, met: Set<string> = new Set()): PhysicalAddress {
+  const above = findDevice(job, socket.device);
+  const parent = addressOf(job, socket.device, state, met);
   if (!above || parent === NOWHERE) return NOWHERE;
   if (copiesAddress(above, state) && parent !== ROOT) return parent;
-  return childAddress(parent, inputsOf(above).indexOf(up.to.port) + 1) ?? NOWHERE;
+  return childAddress(parent, inputsOf(above).indexOf(socket.port) + 1) ?? NOWHERE;
 }
 
 /** The screen above a device, where it, or something on the way to it, shows no EDID while the screen sleeps. */

@@ -64,7 +64,7 @@ export class Caps {
     kept.set(key, passed);
     this.hearing ??= hearingOf(space, jobWith(space, this.backbone.hubs, this.backbone.wires));
     const heard = this.hearing.ofSocket(cable.to, cable.controlWire);
-    const acts = actsAtMost(space, this.hearing, player.id, heard);
+    const acts = actsAtMost(space, this.hearing, player, heard);
     const job = jobWith(space, this.backbone.hubs, [...this.backbone.wires, wire], [player]);
     const alone = isSeenAlone(space, job, player);
     const cap = most.ofPlayer(player.id, { reach, wire }, { ...passed, acts, alone });

@@ -1,4 +1,4 @@
-import { controlWires, kindOf } from "@/core/cec";
+import { addressAt, childAddress, controlWires, kindOf, NOWHERE, ROOT } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { commonActs, playerOfAct } from "./figures";
@@ -18,6 +18,8 @@ export interface Heard {
   readonly mainScreen: boolean;
   readonly anyScreen: boolean;
   readonly system: boolean;
+  /** It stands right behind an input of a screen, as far as addresses tell: choosing that input shows it although it says nothing. */
+  readonly isAtInput: boolean;
 }
 
 /** Lays out who could hear whom in a room without players. */
@@ -32,21 +34,35 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
   const system = wiresAt(space.system);
   // One with a knob alone is left on, one that is the screen is on with it.
   const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
+  const inputs = new Set(Array.from({ length: MOST_INPUTS }, (_, index) => childAddress(ROOT, index + 1)));
+  const places = new Map<string, boolean>();
+  const isAtInput = (end: CableEnd): boolean => {
+    const key = `${end.device} ${end.port}`;
+    const known = places.get(key);
+    if (known !== undefined) return known;
+    const address = addressAt(job, end, "planned");
+    places.set(key, address === NOWHERE || inputs.has(address));
+    return address === NOWHERE || inputs.has(address);
+  };
   return {
     systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
     ofSocket: (end, controlWire) => {
       const wire = controlWire ? wires.of(end) : null;
       const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
-      return { mainScreen: isOn(main), anyScreen: isOn(screens), system: isLeftOn || isOn(system) };
+      return { mainScreen: isOn(main), anyScreen: isOn(screens), system: isLeftOn || isOn(system), isAtInput: isAtInput(end) };
     },
   };
 }
 
+/** A place of an address holds so many. Source: HDMI 1.4 §8.7. */
+const MOST_INPUTS = 15;
+
 /**
  * How easy the acts that hang on a player can be at most, as a share of all acts: whoever no control wire leads to is switched on or off
- * by hand, and that is a step of its own.
+ * by hand, and that is a step of its own; and whoever speaks where no screen hears it, from behind a receiver, is never told from what
+ * stands before it.
  */
-export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, player: string, heard: Heard): number {
+export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, { id: player, ...device }: Device, heard: Heard): number {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
   const byHand = (...follows: readonly boolean[]) => easeAfter(follows.filter((one) => !one).length);
@@ -54,7 +70,9 @@ export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, playe
     if (playerOfAct(space, act) !== player) return sum;
     switch (act.act) {
       case "wake":
-        return sum + weight * byHand(heard.anyScreen, heard.system);
+        if (heard.anyScreen) return sum + weight * byHand(heard.system);
+        // Screen and input are chosen by hand.
+        return sum + (heard.isAtInput || !alwaysSpeaks(device) ? weight * byHand(false, false, heard.system) : 0);
       case "screen-off":
         return sum + weight * byHand(heard.mainScreen, systemFollows);
       case "screen-on":
@@ -66,3 +84,7 @@ export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, playe
     }
   }, 0);
 }
+
+/** It takes part in HDMI control with all settings that are planned. */
+const alwaysSpeaks = ({ speaksCec, control, settings }: Pick<Device, "speaksCec" | "control" | "settings">): boolean =>
+  speaksCec && control.quirks.length === 0 && settings.every(({ key, options }) => key !== "cec" || options.includes("on"));
