@@ -7,7 +7,7 @@ export const BRIEF_USES: Readonly<Record<keyof Brief, string>> = {
   household: "On the printed map; the docket’s search finds it.",
   remotes: "With one: rows whose loudness needs another are marked.",
   newsFrom: "News rows are judged there; “the big sound” is always the same.",
-  screensAtOnce: "One: plans may share one input out by a chain of small boxes, in place of a matrix.",
+  screensAtOnce: "One: plans may bring every player in by one input, in place of a matrix.",
   surround: "Plain: no change is proposed beyond two channels.",
   clearSpeech: "Clear: rows that lose their centre channel are marked.",
   budget: "A box that costs more is not proposed.",

@@ -1,3 +1,4 @@
+import { planAtOnce } from "./at-once";
 import { backbonesOf } from "./backbones";
 import { boxSets } from "./box-sets";
 import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
@@ -73,6 +74,8 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     measure,
     sets.filter((set) => set.length === 0),
   );
+  const [simplest] = bare.filter(hasSound);
+  if (simplest) keep(run, planAtOnce(measure, simplest));
   const first = explore(run, bare.filter(hasSound), ofAll);
   const boxed = waitingOn(
     sharpened(measure),
@@ -198,18 +201,23 @@ const isLostAlike = (lost: Lost, school: School, ground: Ground, base: number): 
   lost.school === school && base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground.hubs, lost.switches);
 
 /** Plays a node through the full engine, and gives what is left beside it. */
-function played({ measure, options, heardOnly, best, looked }: Run, node: Node, standing: (school: School) => number): readonly Node[] {
+function played(run: Run, node: Node, standing: (school: School) => number): readonly Node[] {
   const { school } = node;
-  const room = planOf(measure, node.ground, school, node.found.chosen);
-  const plan = room && (room.figures.sound > 0 || !heardOnly) ? room : null;
-  looked.rooms += 1;
-  if (plan) options.onPlayed?.(plan);
-  if (plan && plan.points > (best.get(school)?.points ?? -Infinity) + ALIKE) {
-    const isTop = [...best.values()].every(({ points }) => plan.points > points);
-    best.set(school, plan);
-    if (isTop) options.onBetter?.(plan);
-  }
+  const room = planOf(run.measure, node.ground, school, node.found.chosen);
+  const plan = room && (room.figures.sound > 0 || !run.heardOnly) ? room : null;
+  keep(run, plan);
   return plan && plan.points >= node.bound - ALIKE ? [] : divided(node, standing(school) + ALIKE);
+}
+
+/** Keeps a room that was played, where it is a plan and the best of its school so far. */
+function keep({ options, best, looked }: Run, plan: WiringPlan | null): void {
+  looked.rooms += 1;
+  if (!plan) return;
+  options.onPlayed?.(plan);
+  if (plan.points <= (best.get(plan.school)?.points ?? -Infinity) + ALIKE) return;
+  const isTop = [...best.values()].every(({ points }) => plan.points > points);
+  best.set(plan.school, plan);
+  if (isTop) options.onBetter?.(plan);
 }
 
 /** What is known of plugs on grounds whose control switches stand alike. */
