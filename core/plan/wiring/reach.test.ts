@@ -55,6 +55,21 @@ describe("what is reached from a socket", () => {
   });
 });
 
+test("what is joined otherwise is never taken for the same: fibres in place of copper over the same way", () => {
+  const far = room([
+    { ...device("projector", "projector"), room: "screen" },
+    { ...device("receiver-72", "receiver"), room: "rack" },
+    { ...device("disc-player-4k", "disc"), room: "rack" },
+  ]);
+  const run = { id: "wall", between: ["rack", "screen"] as [string, string], allowed: true, lengthM: 15 };
+  const rooms = ["screen", "rack"].map((id) => ({ id, name: id, seats: 0 }));
+  const space = spaceOf({ ...far, rooms, brief: { ...far.brief, runs: [run] } });
+  const ways = [...backbonesOf(space)].filter(({ wires }) => wires.some(({ cable }) => cable.to.device === "projector"));
+  expect(new Set(ways.flatMap(({ wires }) => wires.map(({ cable }) => cable.class)))).toContain("hybrid-optical-hdmi");
+  const joined = ways.map((one) => reachOf(space, one)({ device: "receiver", port: "hdmi-in1" }).joined);
+  expect(new Set(joined).size).toBe(ways.length);
+});
+
 describe("a player that is watched while the sound system sleeps", () => {
   const players = [device("tv-earc", "tv"), device("receiver-72", "receiver"), device("streamer-4k", "streamer")];
   const seen = (job: Job) => {

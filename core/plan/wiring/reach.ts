@@ -75,8 +75,8 @@ function joinedTo(devices: ReadonlyMap<string, Device>, far: ReadonlyMap<string,
     for (const port of devices.get(id)?.ports ?? []) {
       const next = far.get(socketKey({ device: id, port: port.id }));
       if (!next) continue;
-      const { from, to, returnWires, controlWire } = next.cable;
-      cables.add(`${socketKey(from)}>${socketKey(to)} ${returnWires} ${controlWire}`);
+      const { from, to, class: kind, lengthM, returnWires, controlWire } = next.cable;
+      cables.add(`${socketKey(from)}>${socketKey(to)} ${kind} ${lengthM} ${returnWires} ${controlWire}`);
       met.add(next.end.device);
     }
   return [...cables].toSorted().join("|");
