@@ -59,7 +59,10 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--hope <wish...>", "what had better be and can be given up for more, in the same words, or remotes:1")
     .option("--trades", "also the plans that no other beats in arrivals, ease, cost and work together")
     .option("--what-if", "also what would change with one more socket, eARC, DTS handed on, or a cable where none may run")
-    .option("--why-not <what>", "plan with it and tell the difference, for instance console:bar, box:ARCHETYPE or school:SCHOOL")
+    .option(
+      "--why-not <what>",
+      "plan with it and tell the difference, for instance console:bar, box:ARCHETYPE, school:SCHOOL or setting:DEVICE.KEY=VALUE",
+    )
     .option("--van <archetypes...>", "the boxes that are at hand; otherwise whatever the brief lets one buy")
     .option("--seconds <seconds>", "how long to look at most", "5")
     .option("--json", "answer as JSON")

@@ -6,8 +6,9 @@ import type { Household } from "./stations";
 export interface ActFigures {
   readonly event: string;
   readonly verdict: "as-wished" | "with-a-step" | "fails" | "unstable";
-  /** Remotes in the hand, and keys that remain after the first. */
+  /** Remotes in the hand, those devices whose they are, and keys that remain after the first. */
   readonly remotes: number;
+  readonly hands: readonly string[];
   readonly steps: number;
   /** Until picture and sound are there; null: they do not come, or the act is about neither. */
   readonly readyMs: number | null;
@@ -24,6 +25,7 @@ export function actFigures(household: Household, acts: readonly Act[]): readonly
         event: eventOf(act),
         verdict: verdict.verdict,
         remotes: remotes.length,
+        hands: remotes,
         steps: verdict.verdict === "with-a-step" ? verdict.steps.length : 0,
         readyMs: soundMs === null && pictureMs === null ? null : Math.max(soundMs ?? 0, pictureMs ?? 0),
       },

@@ -88,6 +88,9 @@ export function figureLines(plan: WiringPlan): readonly string[] {
       steps ? `${plural(steps, "key")} left to press` : "no key left to press",
       ...(failing ? [`${plural(failing, "everyday act")} not as wished even so`] : []),
     ].join(", "),
+    ...(figures.hands.length
+      ? [`remotes that remain beside the players\u2019 own: ${listed(figures.hands.map((id) => deviceName(plan.job, id)))}`]
+      : []),
     spending(figures),
     ...(figures.toBuy ? [`${plural(figures.toBuy, "part")} not in the van`] : []),
     ...(figures.alone < plan.places.size

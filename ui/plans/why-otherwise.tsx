@@ -3,7 +3,8 @@
 import type { Remote } from "comlink";
 import { useMemo, useState } from "react";
 import { pinnable, readAsked, SCHOOLS, type Bond, type WiringPlan } from "@/core/plan";
-import { SHELF } from "@/core/device";
+import { effectiveSetting, SHELF } from "@/core/device";
+import { optionLabel, settingFact } from "@/core/facts";
 import { SCHOOL_WORDS, whatIfSentence, whyNotSentence } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { Choice } from "@/ui/kit";
@@ -49,6 +50,16 @@ export function WhyOtherwise({ question, best, system }: { question: PlanQuestio
             value: `school:${school}`,
             label: SCHOOL_WORDS[school],
           })),
+          ...best.job.devices.flatMap((device) =>
+            device.settings.flatMap(({ key, options }) =>
+              options
+                .filter((value) => value !== effectiveSetting(device, key, "planned"))
+                .map((value) => ({
+                  value: `setting:${device.id}.${key}=${value}`,
+                  label: plansWords.setTo(device.name, settingFact(key).name, optionLabel(key, value)),
+                })),
+            ),
+          ),
           ...SHELF.filter(({ role }) => role === "box").map(({ archetype, name }) => ({
             value: `box:${archetype}`,
             label: plansWords.withBox(name),

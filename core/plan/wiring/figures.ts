@@ -30,6 +30,8 @@ export interface PlanFigures extends Effort {
   /** Remotes that the everyday acts need together, and keys that remain after the first. */
   readonly remotes: number;
   readonly steps: number;
+  /** Devices that are no players and whose remotes remain in use for everyday acts. */
+  readonly hands: readonly string[];
   /** Players whose sound ends when somebody switches HDMI control off. */
   readonly onControl: number;
   /** Devices that must be on for the news of the main screen to be heard from the sound system; null: it is not heard there. */
@@ -169,6 +171,7 @@ export function figuresOf(
     menus,
     toBuy,
     remotes: Math.max(1, ...acts.map(({ remotes }) => remotes)),
+    hands: handsOf(space, acts),
     steps: counted.reduce((sum, { steps }) => sum + steps, 0),
     onControl: relianceOf(household)?.players.length ?? 0,
     onForNews: onForNews(space, rows),
@@ -176,6 +179,10 @@ export function figuresOf(
     acts,
   };
 }
+
+/** Whose remotes remain in use, beside those of the players. */
+const handsOf = ({ players }: WiringSpace, acts: readonly ActFigures[]): readonly string[] =>
+  [...new Set(acts.flatMap(({ hands }) => hands))].filter((device) => !players.some(({ id }) => id === device)).toSorted();
 
 /** The devices that the news of the main screen's own tuner passes through until it is heard. */
 function onForNews({ mainScreen, system }: WiringSpace, rows: readonly Arrival[]): number | null {

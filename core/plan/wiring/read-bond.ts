@@ -69,10 +69,21 @@ export function readWishes(
   return done({ bonds: [...own.bonds, ...bonds], musts: [...musts, ...own.musts], hopes: [...own.hopes, ...hopes] });
 }
 
-/** Reads what a person asks about: `console:bar`, `box:ARCHETYPE` or `school:SCHOOL`, as something to plan with. Null where there is nothing by that name. */
+/**
+ * Reads what a person asks about: `console:bar`, `box:ARCHETYPE`, `school:SCHOOL` or `setting:DEVICE.KEY=VALUE`, as something to plan with.
+ * Null where there is nothing by that name.
+ */
 export function readAsked(job: Job, text: string): Bond | null {
   const [what = "", name = ""] = text.split(":");
   if (what === "box") return findArchetype(name)?.role === "box" ? { bond: "use-box", archetype: name } : null;
   if (what === "school") return SCHOOLS.some((school) => school === name) ? { bond: "use-school", school: name } : null;
+  if (what === "setting") return readSetting(job, text.slice("setting:".length));
   return readPin(job, text);
+}
+
+/** Reads `television.digital-output=pcm`; null where the device has no such setting, or the setting no such value. */
+function readSetting(job: Job, text: string): Bond | null {
+  const [, device = "", name = "", value = ""] = /^([^.]+)\.([^=]+)=(.+)$/.exec(text) ?? [];
+  const row = findDevice(job, device)?.settings.find(({ key, options }) => key === name && options.includes(value));
+  return row ? { bond: "use-setting", device, key: row.key, value } : null;
 }

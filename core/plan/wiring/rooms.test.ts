@@ -5,13 +5,13 @@ import { arrivalsOf } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { applyCommand, emptyJob, readJob, type Job } from "@/core/job";
 import { planTables } from "@/core/report";
-import { conflictOfWishes, givenUp, impossibleSchool, planIdea, planProof } from "@/core/text";
+import { conflictOfWishes, givenUp, impossibleSchool, planIdea, planProof, whyNotSentence } from "@/core/text";
 import { atHand, boxOfShelf } from "./at-hand";
 import { smallestConflict } from "./conflict";
 import { readMust } from "./musts";
 import { scheduleOf, settingsSheetOf, shoppingOf, soldLength } from "./lists";
 import { planCommand } from "./plan-command";
-import { readForbidden, readPin } from "./read-bond";
+import { readAsked, readForbidden, readPin } from "./read-bond";
 import type { WiringPlan } from "./make-plan";
 import { searchPlans, type PlanSearch } from "./search";
 import { wiringSpace, type Bond } from "./space";
@@ -88,6 +88,33 @@ describe("an old screen and a bar whose only socket is eARC", () => {
     const lost = givenUp(first(plansOf(old, { boxes }))).filter(({ arrival }) => arrival.player === "tv");
     for (const { words } of lost) expect(words).toMatch(/^tv, .*: nothing arrives\. .*(return|joins)/);
     expect(lost.length).toBeGreaterThan(0);
+  });
+});
+
+describe("why not with another setting", () => {
+  const loft = demoJob("sail-loft");
+  const space = wiringSpace(loft, atHand(loft));
+  const found = space && searchPlans(space, PRESETS["best-sound"]);
+
+  test("a screen that sends only PCM back loses what it would hand on, and the difference is told", () => {
+    const asked = readAsked(loft, "setting:television.digital-output=pcm");
+    if (!space || !found || !asked) throw new Error("nothing to ask");
+    const answer = whyNot(space, PRESETS["best-sound"], found, asked, { onlyBest: true });
+    expect(answer.proven).toBe(true);
+    expect(answer.behind).toBeGreaterThan(0);
+    const tv = answer.best?.job.devices.find(({ id }) => id === "television");
+    expect(tv?.settings.find(({ key }) => key === "digital-output")).toMatchObject({ planned: "pcm" });
+    expect(whyNotSentence(answer, space.system.id)).toMatch(/points behind the best: /);
+  });
+
+  test("what a device cannot be set to is nothing to ask about", () => {
+    for (const text of [
+      "setting:television.digital-output=loud",
+      "setting:television.colour=red",
+      "setting:nobody.arc=on",
+      "setting:television",
+    ])
+      expect(readAsked(loft, text)).toBeNull();
   });
 });
 

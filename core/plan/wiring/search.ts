@@ -75,7 +75,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     sets.filter((set) => set.length === 0),
   );
   const [simplest] = bare.filter(hasSound);
-  if (simplest) keep(run, planAtOnce(measure, simplest));
+  if (simplest && !run.isOver()) keep(run, planAtOnce(measure, simplest));
   const first = explore(run, bare.filter(hasSound), ofAll);
   const boxed = waitingOn(
     sharpened(measure),

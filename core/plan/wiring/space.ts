@@ -1,5 +1,5 @@
 import { castOf, householdOf } from "@/core/cec";
-import type { CableClass } from "@/core/facts";
+import type { CableClass, SettingKey } from "@/core/facts";
 import type { Device, HdmiPort } from "@/core/device";
 import { chosenSoundSystem, type Bond as BriefBond, type Cable, type Job, type Want } from "@/core/job";
 
@@ -44,7 +44,10 @@ export const wishesOf = ({ brief }: Pick<Job, "brief">): Required<PlanWishes> =>
 
 /** Something that a plan must keep to, or keep from: bonds of the brief, and what somebody asks about for once. */
 export type Bond =
-  BriefBond | { readonly bond: "use-box"; readonly archetype: string } | { readonly bond: "use-school"; readonly school: string };
+  | BriefBond
+  | { readonly bond: "use-box"; readonly archetype: string }
+  | { readonly bond: "use-school"; readonly school: string }
+  | { readonly bond: "use-setting"; readonly device: string; readonly key: SettingKey; readonly value: string };
 
 /** What a plan of a room decides, and what stays as it lies. */
 export interface WiringSpace {

@@ -25,6 +25,20 @@ describe("what a row keeps", () => {
     return found;
   };
 
+  test("counts how often sound was coded again: native Dolby Digital before what was made of something else", () => {
+    const row = rowOf("console");
+    const arrives = row.arrives && { ...row.arrives, channels: "5.1" as const, objects: "none" as const, lossless: false };
+    const kept = (generations: number) =>
+      soundKept(wished, {
+        verdict: "reduced",
+        arrives: arrives && { ...arrives, generations },
+        best: row.best && { ...row.best, generations: 1 },
+      });
+    expect(kept(1)).toBeGreaterThan(kept(2));
+    expect(kept(2)).toBeGreaterThan(kept(3));
+    expect(kept(1) - kept(3)).toBeLessThan(0.02);
+  });
+
   test("is all of it where it is whole", () => {
     expect([soundKept(wished, rowOf("streamer")), pictureKept(rowOf("streamer"))]).toEqual([1, 1]);
   });

@@ -22,7 +22,7 @@ export const weightsOf = ({ weighing }: Pick<Brief, "weighing">): Weights => (ty
 export const WITHOUT_PICTURE = 0.1;
 
 /**
- * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost. Whatever is whole is 1,
+ * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost, how often it was coded again. Whatever is whole is 1,
  * and for a household that wishes plain sound whatever sounds with its picture.
  */
 export function soundKept(
@@ -36,7 +36,9 @@ export function soundKept(
   const channels = best ? Math.min(1, bedChannels(arrives.channels) / bedChannels(best.channels)) : 1;
   const objects = !best || best.objects === "none" || arrives.objects !== "none" ? 1 : 0;
   const lossless = !best?.lossless || arrives.lossless ? 1 : 0;
-  return 0.4 + 0.25 * channels + 0.2 * objects + 0.14 * lossless;
+  // Each lossy coding more than there need be halves what is left of this last bit.
+  const codings = 0.5 ** Math.max(0, arrives.generations - (best?.generations ?? arrives.generations));
+  return 0.4 + 0.25 * channels + 0.2 * objects + 0.12 * lossless + 0.02 * codings;
 }
 
 /** How much of its picture a row keeps, 0 to 1. A row that has none keeps all there is where it is heard. */

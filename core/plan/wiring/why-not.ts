@@ -1,3 +1,4 @@
+import type { Device } from "@/core/device";
 import type { WiringPlan } from "./make-plan";
 import { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 import type { Bond, WiringSpace } from "./space";
@@ -12,6 +13,28 @@ export interface WhyNot {
   readonly behind: number | null;
 }
 
+/** The space in which a setting of a device has one value, whatever is planned. */
+function withSetting(space: WiringSpace, { device, key, value }: Extract<Bond, { bond: "use-setting" }>): WiringSpace {
+  const set = (one: Device): Device =>
+    one.id === device
+      ? {
+          ...one,
+          settings: one.settings.map((row) =>
+            row.key === key ? { ...row, options: [value], planned: value === row.found ? null : value } : row,
+          ),
+        }
+      : one;
+  return {
+    ...space,
+    job: { ...space.job, devices: space.job.devices.map(set) },
+    system: set(space.system),
+    screens: space.screens.map(set),
+    players: space.players.map(set),
+    boxes: space.boxes.map((box) => ({ ...box, device: set(box.device) })),
+    fixedDevices: space.fixedDevices.map(set),
+  };
+}
+
 /** Answers "why not so?" by planning with it. */
 export function whyNot(
   space: WiringSpace,
@@ -20,7 +43,8 @@ export function whyNot(
   forced: Bond,
   options: PlanOptions = {},
 ): WhyNot {
-  const found = searchPlans({ ...space, bonds: [...space.bonds, forced] }, weights, { ...options, onlyBest: true });
+  const bound = { ...space, bonds: [...space.bonds, forced] };
+  const found = searchPlans(forced.bond === "use-setting" ? withSetting(bound, forced) : bound, weights, { ...options, onlyBest: true });
   const best = found.plans[0] ?? null;
   const top = before.plans[0];
   return { best, proven: found.proven, behind: best && top ? top.points - best.points : null };
