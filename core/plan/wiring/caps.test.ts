@@ -1,38 +1,17 @@
 import { describe, expect, test } from "vitest";
 import { device, room } from "@/demo/room-under-test";
-import type { Device } from "@/core/device";
 import { tradesProof } from "@/core/text";
-import { boxOfShelf } from "./at-hand";
 import { planAtOnce } from "./at-once";
 import { backbonesOf, type Backbone } from "./backbones";
 import { Caps } from "./caps";
 import { newMeasure, sharpened } from "./grounds";
 import { plugsOf } from "./plugs";
 import { schoolsOn } from "./schools";
-import { wiringSpace, type WiringSpace } from "./space";
+import type { WiringSpace } from "./space";
+import { backboneOf, spaceWith } from "./space-under-test";
 import { tradesOf } from "./trades";
 import { hasSound, waitingOf } from "./waiting";
 import { easeAfter, PRESETS } from "./weights";
-
-function spaceOf(devices: readonly Device[], ...boxes: readonly string[]): WiringSpace {
-  const job = room(devices);
-  const space = wiringSpace(job, { boxes: boxes.flatMap((archetype) => boxOfShelf(job, archetype, 50, "van") ?? []) });
-  if (!space) throw new Error("nothing to plan");
-  return space;
-}
-
-/** The backbone with exactly these wires, written as "from>to". */
-function backboneOf(space: WiringSpace, ...wires: readonly string[]): Backbone {
-  const found = [...backbonesOf(space)].find(
-    (one) =>
-      one.wires
-        .map(({ cable }) => `${cable.from.device}>${cable.to.device}`)
-        .toSorted()
-        .join() === wires.toSorted().join(),
-  );
-  if (!found) throw new Error(`no backbone ${wires.join(" ")}`);
-  return found;
-}
 
 /** What is looked into of the plugs of a player in a device of a backbone. */
 function lookedInto(space: WiringSpace, backbone: Backbone, player: string, hub: string) {
@@ -49,14 +28,14 @@ const den = [device("tv-arc", "tv"), device("receiver-51", "receiver"), device("
 
 describe("what a plug can bring at most", () => {
   test("is less at a screen with ARC than in the receiver, for what only its own input takes whole", () => {
-    const space = spaceOf(den);
+    const space = spaceWith(room(den));
     const backbone = backboneOf(space, "receiver>tv");
     const best = (hub: string) => Math.max(...lookedInto(space, backbone, "disc", hub).map(({ points }) => points));
     expect(best("tv")).toBeLessThan(best("receiver") - 1);
   });
 
   test("is never more once it was looked into", () => {
-    const space = spaceOf(den, "splitter-1x2", "extractor");
+    const space = spaceWith(room(den), "splitter-1x2", "extractor");
     for (const backbone of backbonesOf(space))
       for (const hub of backbone.hubs)
         for (const { points, roughly } of lookedInto(space, backbone, "disc", hub.id)) expect(points).toBeLessThanOrEqual(roughly + 1e-9);
@@ -72,18 +51,18 @@ describe("how easy it can be to wake a player", () => {
   };
 
   test("at the screen itself nothing need be left to a person", () => {
-    const space = spaceOf(two);
+    const space = spaceWith(room(two));
     for (const wake of wakes(space, backboneOf(space, "receiver>tv"), "tv")) expect(wake).toBeCloseTo(1, 9);
   });
 
   test("before a splitter that hands no control on the screen, its input and the sound system are three steps", () => {
-    const space = spaceOf(two, "splitter-1x2");
+    const space = spaceWith(room(two), "splitter-1x2");
     const backbone = backboneOf(space, "splitter-1x2>tv", "splitter-1x2>projector");
     for (const wake of wakes(space, backbone, "splitter-1x2")) expect(wake).toBeCloseTo(easeAfter(3), 9);
   });
 
   test("in a receiver before such a splitter it never is: the screen takes what it says for nobody's", () => {
-    const space = spaceOf(two, "splitter-1x2");
+    const space = spaceWith(room(two), "splitter-1x2");
     const backbone = backboneOf(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector");
     for (const wake of wakes(space, backbone, "receiver")) expect(wake).toBeCloseTo(0, 9);
   });
@@ -99,13 +78,13 @@ describe("a plan at once", () => {
   };
 
   test("has everybody plugged where there are sockets, and is heard", () => {
-    const { measure, first } = waiting(spaceOf(den));
+    const { measure, first } = waiting(spaceWith(room(den)));
     expect(planAtOnce(measure, first)?.figures).toMatchObject({ unplugged: 0 });
     expect(planAtOnce(measure, first)?.figures.sound).toBeGreaterThan(0.5);
   });
 
   test("is none where something must be that nobody has looked into", () => {
-    const space = { ...spaceOf(den), musts: [{ want: "whole", device: "disc" } as const] };
+    const space = { ...spaceWith(room(den)), musts: [{ want: "whole", device: "disc" } as const] };
     const { measure, first } = waiting(space);
     expect(planAtOnce(measure, first)).toBeNull();
   });
@@ -113,7 +92,7 @@ describe("a plan at once", () => {
 
 test("plans that none beats: where the time is over before all is covered that is said", () => {
   let now = 0;
-  const trades = tradesOf(spaceOf(den, "extractor", "splitter-1x2"), 4, { clock: () => (now += 40), mostMs: 2000 });
+  const trades = tradesOf(spaceWith(room(den), "extractor", "splitter-1x2"), 4, { clock: () => (now += 40), mostMs: 2000 });
   expect(trades.isWhole).toBe(false);
   expect(tradesProof(trades)).toMatch(/the time was over before every way was looked through/);
 });

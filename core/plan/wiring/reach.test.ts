@@ -1,33 +1,13 @@
 import { describe, expect, test } from "vitest";
 import { device, room, set } from "@/demo/room-under-test";
 import type { Job } from "@/core/job";
-import { boxOfShelf } from "./at-hand";
-import { backbonesOf, type Backbone } from "./backbones";
+import { backbonesOf } from "./backbones";
 import { newMeasure, sharpened } from "./grounds";
 import { pictureOnScreens } from "./picture-on";
 import { plugsOf } from "./plugs";
 import { isSeenAlone, reachOf } from "./reach";
-import { wiringSpace, type WiringSpace } from "./space";
+import { backboneOf, spaceWith } from "./space-under-test";
 import { PRESETS, UNPLUGGED_POINTS } from "./weights";
-
-function spaceOf(job: Job, ...boxes: readonly string[]): WiringSpace {
-  const space = wiringSpace(job, { boxes: boxes.flatMap((archetype) => boxOfShelf(job, archetype, 50, "van") ?? []) });
-  if (!space) throw new Error("nothing to plan");
-  return space;
-}
-
-/** The backbone with exactly these wires, written as "from>to". */
-function backbone(space: WiringSpace, ...wires: readonly string[]): Backbone {
-  const found = [...backbonesOf(space)].find(
-    (one) =>
-      one.wires
-        .map(({ cable }) => `${cable.from.device}>${cable.to.device}`)
-        .toSorted()
-        .join() === wires.toSorted().join(),
-  );
-  if (!found) throw new Error(`no backbone ${wires.join(" ")}`);
-  return found;
-}
 
 const two = room([
   device("tv-earc", "tv"),
@@ -38,8 +18,8 @@ const two = room([
 
 describe("what is reached from a socket", () => {
   test("at the screen that hangs on the receiver: that screen, and the speakers by the return channel", () => {
-    const space = spaceOf(two);
-    const reach = reachOf(space, backbone(space, "receiver>tv"));
+    const space = spaceWith(two);
+    const reach = reachOf(space, backboneOf(space, "receiver>tv"));
     expect(reach({ device: "tv", port: "hdmi1" })).toMatchObject({ screens: new Set(["tv"]), sounds: true });
     expect(reach({ device: "receiver", port: "hdmi-in1" })).toMatchObject({ screens: new Set(["tv"]), sounds: true });
     // The projector hangs on nothing and has no sound.
@@ -47,8 +27,8 @@ describe("what is reached from a socket", () => {
   });
 
   test("at the receiver before a splitter: both screens", () => {
-    const space = spaceOf(two, "splitter-1x2");
-    const reach = reachOf(space, backbone(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector"));
+    const space = spaceWith(two, "splitter-1x2");
+    const reach = reachOf(space, backboneOf(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector"));
     expect(reach({ device: "receiver", port: "hdmi-in1" })).toMatchObject({ screens: new Set(["tv", "projector"]), sounds: true });
     // A splitter hands no return on, and the screen is joined by nothing else.
     expect(reach({ device: "tv", port: "hdmi1" }).sounds).toBe(false);
@@ -63,7 +43,7 @@ test("what is joined otherwise is never taken for the same: fibres in place of c
   ]);
   const run = { id: "wall", between: ["rack", "screen"] as [string, string], allowed: true, lengthM: 15 };
   const rooms = ["screen", "rack"].map((id) => ({ id, name: id, seats: 0 }));
-  const space = spaceOf({ ...far, rooms, brief: { ...far.brief, runs: [run] } });
+  const space = spaceWith({ ...far, rooms, brief: { ...far.brief, runs: [run] } });
   const ways = [...backbonesOf(space)].filter(({ wires }) => wires.some(({ cable }) => cable.to.device === "projector"));
   expect(new Set(ways.flatMap(({ wires }) => wires.map(({ cable }) => cable.class)))).toContain("hybrid-optical-hdmi");
   const joined = ways.map((one) => reachOf(space, one)({ device: "receiver", port: "hdmi-in1" }).joined);
@@ -73,7 +53,7 @@ test("what is joined otherwise is never taken for the same: fibres in place of c
 describe("a player that is watched while the sound system sleeps", () => {
   const players = [device("tv-earc", "tv"), device("receiver-72", "receiver"), device("streamer-4k", "streamer")];
   const seen = (job: Job) => {
-    const space = spaceOf(job);
+    const space = spaceWith(job);
     return space.players.map((player) => isSeenAlone(space, job, player));
   };
 
@@ -91,7 +71,7 @@ describe("a player that is watched while the sound system sleeps", () => {
 
 describe("how much of a picture a screen can keep", () => {
   const on = pictureOnScreens(
-    spaceOf(
+    spaceWith(
       room([device("projector-hd", "hd"), device("tv-earc", "tv"), device("bar-one-input", "bar"), device("streamer-4k", "streamer")]),
     ),
   );
@@ -108,11 +88,11 @@ describe("the most that a plug can bring", () => {
   const weights = PRESETS["best-sound"];
 
   test("falls with every screen that it does not reach, and unplugged it is less than nothing", () => {
-    const space = spaceOf(two, "splitter-1x2");
+    const space = spaceWith(two, "splitter-1x2");
     const measure = sharpened(newMeasure(space, weights));
     const most = (on: Backbone, hub: string) => plugsOf(measure, on).tables[0]?.find(({ kind }) => kind?.device === hub)?.most ?? NaN;
-    const one = backbone(space, "receiver>tv");
-    const both = backbone(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector");
+    const one = backboneOf(space, "receiver>tv");
+    const both = backboneOf(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector");
     expect(most(both, "receiver")).toBeGreaterThan(most(one, "receiver"));
     expect(most(one, "receiver")).toBeGreaterThan(most(one, "projector"));
     const unplugged = plugsOf(measure, one).tables[0]?.find(({ kind }) => kind === null)?.most ?? NaN;
@@ -120,10 +100,10 @@ describe("the most that a plug can bring", () => {
   });
 
   test("what the hubs play themselves counts whole where their sound can get out, and without sound where not", () => {
-    const space = spaceOf(two);
+    const space = spaceWith(two);
     const measure = newMeasure(space, weights);
-    const joined = plugsOf(measure, backbone(space, "receiver>tv")).ownMost;
-    const apart = plugsOf(measure, backbone(space)).ownMost;
+    const joined = plugsOf(measure, backboneOf(space, "receiver>tv")).ownMost;
+    const apart = plugsOf(measure, backboneOf(space)).ownMost;
     const own = space.screens.flatMap(({ sources }) => sources.flatMap(({ contents }) => contents)).length;
     const all = own + space.players.flatMap(({ sources }) => sources.flatMap(({ contents }) => contents)).length;
     expect(joined).toBeCloseTo((own / all) * (weights.sound + weights.picture), 9);
