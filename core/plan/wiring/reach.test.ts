@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { device, room, set } from "@/demo/room-under-test";
 import type { Job } from "@/core/job";
-import { backbonesOf } from "./backbones";
+import { backbonesOf, type Backbone } from "./backbones";
 import { newMeasure, sharpened } from "./grounds";
 import { pictureOnScreens } from "./picture-on";
 import { plugsOf } from "./plugs";
