@@ -10,7 +10,7 @@ const FAR_M = 12;
  * @param name what the job is called
  * @param names what each device is called, by its answer
  */
-export function joinJob(name: string, { screen, sound, players, way }: JoinAnswers, names: Readonly<Record<string, string>>): Job {
+export function joinJob(name: string, { screen, sound, players, way, matters }: JoinAnswers, names: Readonly<Record<string, string>>): Job {
   const job = emptyJob(name);
   const named = (answer: string, archetype: string, room: string) => ({
     ...fromShelfOrThrow(archetype, { id: answer, ...(names[answer] ? { name: names[answer] } : {}) }),
@@ -28,6 +28,7 @@ export function joinJob(name: string, { screen, sound, players, way }: JoinAnswe
         }),
     brief: {
       ...job.brief,
+      weighing: matters,
       runs: way === "beside" ? [] : [{ id: "screen-sound", between: ["screen", "sound"], lengthM: FAR_M, allowed: way === "far" }],
     },
     devices: [

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf } from "@/core/chain";
 import { readJob } from "@/core/job";
-import { atHand, PRESETS, searchPlans, wiringSpace } from "@/core/plan";
+import { atHand, PRESETS, searchPlans, weightsOf, wiringSpace } from "@/core/plan";
 import { joinJob } from "./join-job";
 import {
   PLAYER_ANSWERS,
@@ -34,6 +34,11 @@ describe("five questions", () => {
           const read = readJob(JSON.parse(JSON.stringify(job)));
           expect(read.ok && read.value).toEqual(job);
         }
+  });
+
+  test("what matters to the customer stays with the job, so that it is weighed alike afterwards", () => {
+    const job = joinJob("Asked", { ...plain, screen: "earc", sound: "bar-with-input", matters: "least-spending" }, {});
+    expect(weightsOf(job.brief)).toEqual(PRESETS["least-spending"]);
   });
 
   test("a television with eARC and a bar: one cable, and what the television plays itself arrives whole", () => {

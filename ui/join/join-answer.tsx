@@ -10,6 +10,7 @@ import {
   deviceName,
   givenUp,
   planIdea,
+  refusalSentence,
   rowWords,
   settingSentence,
   shoppingWords,
@@ -47,7 +48,10 @@ function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: b
   const menus = settingsSheetOf(job, plan);
   const keep = async () => {
     const applied = applyCommand(job, planCommand(job, plan));
-    if (!applied.ok) return;
+    if (!applied.ok) {
+      void message.error(refusalSentence(job, applied.refusal));
+      return;
+    }
     const body = JSON.stringify(applied.value.job);
     const made = await askServer("/api/jobs/import", { method: "POST", body, headers: { "Content-Type": "application/json" } });
     if (made.ok) router.push(`/jobs/${String((made.value as { id: unknown }).id)}/arrivals`);

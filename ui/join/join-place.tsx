@@ -12,7 +12,7 @@ import {
   type SoundAnswer,
   type WayAnswer,
 } from "@/core/join";
-import { PRESET_NAMES, PRESETS, type Preset } from "@/core/plan";
+import { PRESET_NAMES, weightsOf, type Preset } from "@/core/plan";
 import { PRESET_WORDS } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
 import { usePlans, type PlanQuestion } from "@/ui/plans";
@@ -36,7 +36,7 @@ export function JoinPlace() {
   const question = useMemo((): PlanQuestion | null => {
     if (!screen || !sound || !stock) return null;
     const job = joinJob(joinWords.jobName, { screen, sound, players, way, matters }, NAMES);
-    return { job, weights: PRESETS[matters], ...stock };
+    return { job, weights: weightsOf(job.brief), ...stock };
   }, [screen, sound, players, way, matters, stock]);
   const { planning } = usePlans(question);
   return (
