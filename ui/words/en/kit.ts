@@ -16,4 +16,5 @@ export const kitWords = {
   isThere: "is there",
   fromTheVan: "from the van",
   toBuy: "to buy",
+  noneOfThese: "Nothing here by that name.",
 };

@@ -29,7 +29,7 @@ export const plansWords = {
   whyNot: "Why not otherwise? Choose what",
   into: (player: string, hub: string) => `${player} into ${hub}`,
   withBox: (box: string) => `With a ${box}`,
-  setTo: (device: string, setting: string, value: string) => `${device}: ${setting}, ${value}`,
+  setTo: (device: string, setting: string, value: string) => `${device} with ${setting}: ${value}`,
   planningWithIt: "Planning the room with it …",
   whatIf: "What would change it",
   supposing: "Supposing one more socket, eARC, DTS handed on …",
