@@ -11,9 +11,10 @@ import { planOf, backboneEffort } from "./make-plan";
 import { jobWith } from "./room-of";
 import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
-import { groundsOf, newMeasure, sharpened } from "./grounds";
-import { plugsOf } from "./plugs";
-import { settle, type PlayerOption } from "./settle";
+import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
+import { hear } from "./hear";
+import { plugsOf, type Plug } from "./plugs";
+import { judge, unplugged, type PlayerOption } from "./settle";
 import { standInOf } from "./stand-in";
 import { BySwitches, switchesOf } from "./switches";
 import { hubOf, schoolsOn } from "./schools";
@@ -173,6 +174,10 @@ describe("a box that only gathers sockets", () => {
     }
   });
 });
+
+/** A plug worked out whole, whatever could win. */
+const settle = (measure: Measure, ground: Ground, plug: Plug): PlayerOption | null =>
+  plug.wire ? judge(measure, ground, plug, hear(measure, ground, plug).answer) : unplugged(measure, plug);
 
 /** Every plug of every player on the first grounds of the first backbones of a space, worked out. */
 function* worked(space: WiringSpace, backbones: number, grounds: number) {

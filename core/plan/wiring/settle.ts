@@ -4,7 +4,7 @@ import type { Cable } from "@/core/job";
 import { NO_EFFORT, type Effort } from "./effort";
 import { commonActs, easeOf, playerOfAct } from "./figures";
 import type { Ground, Measure } from "./grounds";
-import { hear, type Heard } from "./hear";
+import type { Heard } from "./hear";
 import type { SettingChoice } from "./hub-settings";
 import { easeShare } from "./most";
 import { fulfils } from "./musts";
@@ -21,10 +21,6 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
   /** No more points than this with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
   readonly most: number;
 }
-
-/** Works out a plug through the full engine and the control simulator. Null where it cannot fulfil what is wished of the player. */
-export const settle = (measure: Measure, ground: Ground, plug: Plug): PlayerOption | null =>
-  plug.wire ? judge(measure, ground, plug, hear(measure, ground, plug).answer) : unplugged(measure, plug);
 
 /** Who does not sit anywhere is not woken, and wakes nobody; for the first one another player is watched, of whom nothing is known here. */
 export function unplugged({ space, weights }: Measure, { player, kind, wire }: Plug): PlayerOption | null {

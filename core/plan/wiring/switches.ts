@@ -10,7 +10,7 @@ export interface Switch {
 }
 
 /** The switches of hubs among some questions, as they stand. */
-export function switchesAsked(hubs: readonly Device[], asked: readonly Question[]): readonly Switch[] {
+function switchesAsked(hubs: readonly Device[], asked: readonly Question[]): readonly Switch[] {
   return asked.flatMap((question): Switch[] => {
     const [what, device = "", key = ""] = question.split(" ");
     const hub = what === "setting" ? hubs.find(({ id }) => id === device) : undefined;
