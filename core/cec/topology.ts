@@ -38,7 +38,7 @@ export interface Network {
  * that it got. Source: HDMI 1.4 §8.7 (physical addresses), CEC 1.4 §4 (one wire).
  */
 export function networkOf(job: Job, state: SettingState = "planned"): Network {
-  const wires = joinWires(job);
+  const wires = controlWires(job);
   const nodes = job.devices.flatMap((device): BusNode[] => {
     const kind = kindOf(device, state);
     const sockets = hdmiPorts(device);
@@ -109,9 +109,7 @@ export interface ControlWires {
 }
 
 /** Joins the control wires of a room: along HDMI cables, and inside devices that hand it on. */
-export const controlWires = (job: Job): ControlWires => joinWires(job);
-
-function joinWires(job: Job): ControlWires {
+export function controlWires(job: Job): ControlWires {
   const ends = job.devices.flatMap((device) => hdmiPorts(device).map(({ id }) => keyOf({ device: device.id, port: id })));
   const parent = new Map(ends.map((end) => [end, end]));
   const find = (end: string): string => {

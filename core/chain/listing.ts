@@ -66,9 +66,11 @@ function reportedAt(rig: Rig, end: CableEnd): Listing {
 }
 
 const ownDecoders = (device: Device): Listing =>
-  device.decodes === null
-    ? doubtful({ fact: "decoders", device: device.id })
-    : listOf(device.decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac"));
+  device.decodes === null ? doubtful({ fact: "decoders", device: device.id }) : told(device.decodes);
+
+/** What a device tells of its decoders: all of them but those of analogue sound and of AAC. */
+export const told = (decodes: readonly SoundDescriptor[]): Listing =>
+  listOf(decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac"));
 
 /** The EDID sound list that a device shows at one of its inputs, by the first of its rules that counts there. */
 export function presentedAt(rig: Rig, entry: CableEnd): Listing {
@@ -131,13 +133,20 @@ function widened(rig: Rig, device: Device, entry: CableEnd, returnPort: string, 
   const far = listingAt(rig, { device: device.id, port: returnPort });
   if (far.unknown) return { ...own, unknown: far.unknown };
   if (route.passes === null) return { ...own, unknown: { fact: "passes", device: device.id, port: entry.port } };
-  const passes = route.passes;
-  const extra = [...far.sounds].flatMap(([coding, listed]): SoundDescriptor[] => {
-    if (coding === "lpcm") return [{ coding, channels: smallerBed(listed.channels, route.lpcm), objects: false }];
+  return listOf([...[...own.sounds].map(([coding, listed]) => ({ coding, ...listed })), ...handedOn(far.sounds, route.passes, route.lpcm)]);
+}
+
+/** What is left of a far end's list behind a route that passes these codings, and LPCM in no more channels. */
+export function handedOn(
+  sounds: Listing["sounds"],
+  passes: NonNullable<SoundRoute["passes"]>,
+  lpcm: SoundRoute["lpcm"],
+): readonly SoundDescriptor[] {
+  return [...sounds].flatMap(([coding, listed]): SoundDescriptor[] => {
+    if (coding === "lpcm") return [{ coding, channels: smallerBed(listed.channels, lpcm), objects: false }];
     const pass = passes.find((row) => row.coding === coding);
     return pass ? [{ coding, channels: smallerBed(listed.channels, pass.channels), objects: listed.objects && pass.objects }] : [];
   });
-  return listOf([...[...own.sounds].map(([coding, listed]) => ({ coding, ...listed })), ...extra]);
 }
 
 /** A list in which each coding stands once, with the most that any row grants it. */

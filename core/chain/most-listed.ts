@@ -1,8 +1,8 @@
 import type { Device, Presents, SoundRoute } from "@/core/device";
-import { smallerBed, type Coding } from "@/core/facts";
+import type { Coding } from "@/core/facts";
 import { cableAt, findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 import { endKey } from "./rig";
-import { common, listOf, takenForGranted, type Listed } from "./listing";
+import { common, handedOn, listOf, takenForGranted, told, type Listed } from "./listing";
 
 /** The most that could be listed: each coding with the most channels; null: anything could. */
 export type MostListed = ReadonlyMap<Coding, Listed> | null;
@@ -53,31 +53,22 @@ function byRule(job: Job, device: Device, entry: CableEnd, rule: Presents, met: 
     case "list": {
       if (rule.sound === null) return null;
       const own = listOf(rule.sound).sounds;
-      return rule.widenedBy && rule.widenedBy !== entry.port ? either(own, handedOn(job, device, entry, rule.widenedBy, met)) : own;
+      return rule.widenedBy && rule.widenedBy !== entry.port ? either(own, added(job, device, entry, rule.widenedBy, met)) : own;
     }
   }
 }
 
 /** What a device can add of the far end of its return channel. */
-function handedOn(job: Job, device: Device, entry: CableEnd, returnPort: string, met: ReadonlySet<string>): MostListed {
+function added(job: Job, device: Device, entry: CableEnd, returnPort: string, met: ReadonlySet<string>): MostListed {
   const route = device.routes.find(
     (row): row is SoundRoute => row.kind === "sound" && row.from.includes(entry.port) && row.to.includes(returnPort),
   );
   if (!route) return NOTHING;
   const far = mostListedAt(job, { device: device.id, port: returnPort }, met);
-  const { passes } = route;
-  if (far === null || passes === null) return null;
-  return new Map(
-    [...far].flatMap(([coding, listed]): [Coding, Listed][] => {
-      if (coding === "lpcm") return [[coding, { channels: smallerBed(listed.channels, route.lpcm), objects: false }]];
-      const pass = passes.find((row) => row.coding === coding);
-      return pass ? [[coding, { channels: smallerBed(listed.channels, pass.channels), objects: listed.objects && pass.objects }]] : [];
-    }),
-  );
+  return far && route.passes && listOf(handedOn(far, route.passes, route.lpcm)).sounds;
 }
 
-const decodersOf = ({ decodes }: Device): MostListed =>
-  decodes && listOf(decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac")).sounds;
+const decodersOf = ({ decodes }: Device): MostListed => decodes && told(decodes).sounds;
 
 /** Whatever one of two lists holds. */
 const either = (a: MostListed, b: MostListed): MostListed =>

@@ -123,7 +123,7 @@ class Quest {
     return option ? option.points + UNPLUGGED_POINTS : -Infinity;
   }
 
-  /** Every choice of settings of a plug on a ground that no other one of it covers wholly. */
+  /** Every choice of settings of a plug that was heard on a ground. */
   private legsOf(ground: Ground, plug: Plug, caps: Caps): readonly Leg[] {
     const { player, kind, wire } = plug;
     if (!wire) {

@@ -43,6 +43,9 @@ export function hear(
   const { device: standIn, wire } = standInOf(space, player, own);
   const share = contentShare(space.job);
   const laying = wireEffort(space, own);
+  // What can be watched alone hangs on wires, and on no setting of the player.
+  const isAlone = isSeenAlone(space, jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [standIn]), standIn);
+  const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const heard: Heard[] = [];
   const questions = new Set<Question>();
   for (const settings of combinations(choicesOf(player, false))) {
@@ -55,8 +58,6 @@ export function hear(
     for (const question of asked) questions.add(question);
     if (!fulfils(space, id, rows)) continue;
     const effort = addEffort(laying, menuEffort([player], settings));
-    const isAlone = isSeenAlone(space, job, standIn);
-    const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
     const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(effort, weights);
     // The points of the same rows, were all their sound whole.
     const whole = rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player) * share * weights.sound;
