@@ -18,19 +18,22 @@ export type Run = z.infer<typeof Run>;
 /** What a way of wiring is weighed by, in plain words. */
 export const WEIGHINGS = ["easiest-to-use", "best-sound", "least-spending", "least-drilling"] as const;
 
+/** The most that each can count; half of that is already much. */
+export const MOST_WEIGHTS = { sound: 100, picture: 100, ease: 100, money: 40, hours: 40, pulls: 40 } as const;
+
 const points = (most: number) => z.number().min(0).max(most);
 
 /** What counts how much: points for the whole of sound, picture and ease; points lost for money, hours and pulls. */
 export const Weights = z.strictObject({
-  sound: points(100),
-  picture: points(100),
-  ease: points(100),
+  sound: points(MOST_WEIGHTS.sound),
+  picture: points(MOST_WEIGHTS.picture),
+  ease: points(MOST_WEIGHTS.ease),
   /** For each hundred of the currency. */
-  money: points(40),
+  money: points(MOST_WEIGHTS.money),
   /** For each hour on site. */
-  hours: points(40),
+  hours: points(MOST_WEIGHTS.hours),
   /** For each cable from one room or place to another. */
-  pulls: points(40),
+  pulls: points(MOST_WEIGHTS.pulls),
 });
 export type Weights = Readonly<z.infer<typeof Weights>>;
 

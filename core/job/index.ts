@@ -2,7 +2,7 @@ export { applyAll, applyCommand } from "./apply-command";
 export type { Applied } from "./applied";
 export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";
-export { PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
+export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
 export { Command, type SingleCommand } from "./command";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
 export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, freeName, sameEnd } from "./find";

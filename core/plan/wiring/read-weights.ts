@@ -1,10 +1,8 @@
+import { MOST_WEIGHTS, Weights as WeightsSchema } from "@/core/job";
 import { PRESET_NAMES, PRESETS, type Preset, type Weights } from "./weights";
 
-/** What can be tuned, each with the most it may count; half of that is already much. */
-export const TUNABLE = { sound: 100, picture: 100, ease: 100, money: 40, hours: 40, pulls: 40 } as const satisfies Record<
-  keyof Weights,
-  number
->;
+/** What can be tuned, each with the most it may count. */
+export const TUNABLE: Readonly<Record<keyof Weights, number>> = MOST_WEIGHTS;
 export const TUNABLE_NAMES = Object.keys(TUNABLE) as (keyof Weights)[];
 
 /** Weights as one word of an address, in the order of `TUNABLE_NAMES`. */
@@ -14,12 +12,9 @@ export const writeWeights = (weights: Weights): string => TUNABLE_NAMES.map((nam
 export function readWeights(text: string): Weights | null {
   const values = text.split("_").map(Number);
   if (values.length !== TUNABLE_NAMES.length) return null;
-  const isFit = TUNABLE_NAMES.every((name, index) => {
-    const value = values[index] ?? NaN;
-    return value >= 0 && value <= TUNABLE[name];
-  });
-  const [sound = 0, picture = 0, ease = 0, money = 0, hours = 0, pulls = 0] = values;
-  return isFit ? { sound, picture, ease, money, hours, pulls } : null;
+  const [sound, picture, ease, money, hours, pulls] = values;
+  const read = WeightsSchema.safeParse({ sound, picture, ease, money, hours, pulls });
+  return read.success ? read.data : null;
 }
 
 /** The preset whose weights these are; null: they are tuned. */
