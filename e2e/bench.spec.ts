@@ -169,19 +169,22 @@ test("a damaged document opens read-only with what can be saved", async ({ page,
 });
 
 test("a job begins from a common room, is copied, and lies in the bin until it is put back", async ({ page }) => {
+  // A name of its own, so that a job left by an earlier run is never taken for this one.
+  const name = `Template den ${Date.now()}`;
   await page.goto("/");
   await page.getByRole("button", { name: "New job" }).first().click();
-  await page.getByRole("textbox", { name: "Name of the job" }).fill("Template den");
+  await page.getByRole("textbox", { name: "Name of the job" }).fill(name);
   await page.getByRole("radio", { name: /^Receiver hub/ }).check();
   await page.getByRole("button", { name: "Start" }).click();
   await page.waitForURL(/\/gear$/);
   await expect(page.getByRole("article")).toHaveCount(6);
-  await page.goto("/?q=template+den");
-  await page.getByRole("button", { name: "Copy Template den" }).click();
-  await expect(page.getByRole("link", { name: /^Template den, copy/ })).toBeVisible();
-  await page.getByRole("button", { name: "Put Template den, copy into the bin" }).click();
-  await page.goto("/?bin=1&q=template");
-  await page.getByRole("button", { name: "Put Template den, copy back into the docket" }).click();
+  await page.goto(`/?q=${encodeURIComponent(name)}`);
+  await page.getByRole("button", { name: `Copy ${name}`, exact: true }).click();
+  await expect(page.getByRole("link", { name: `${name}, copy no customer noted`, exact: true })).toBeVisible();
+  await page.getByRole("button", { name: `Put ${name}, copy into the bin` }).click();
+  await expect(page.getByText(`${name}, copy lies in the bin.`)).toBeVisible();
+  await page.goto(`/?bin=1&q=${encodeURIComponent(name)}`);
+  await page.getByRole("button", { name: `Put ${name}, copy back into the docket` }).click();
   await expect(page.getByText("No job answers to that")).toBeVisible();
 });
 
