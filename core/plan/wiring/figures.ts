@@ -50,7 +50,7 @@ export function contentShare(job: Job): number {
 
 /**
  * The points of rows for sound and picture. A content counts once: its sound by the mean of its rows, its picture by the mean of all
- * screens, those that it does not reach included; a screen's own apps are meant for that screen alone.
+ * screens, those that it does not reach included; a screen's own apps are meant for that screen alone, music for none.
  */
 export function rowPoints(space: WiringSpace, rows: readonly Arrival[], share: number, weights: Weights): number {
   const { sound, picture } = keptOf(space, rows);
@@ -68,9 +68,10 @@ function keptOf({ job, screens }: WiringSpace, rows: readonly Arrival[]): { read
   }
   let [sound, picture] = [0, 0];
   for (const all of contents.values()) {
-    const isOwn = screens.some(({ id }) => id === all[0]?.player);
+    // What has no picture is on no screen, and a screen's own apps are meant for that screen alone.
+    const onScreens = all.some(({ player, content }) => !content.picture || screens.some(({ id }) => id === player)) ? 1 : screens.length;
     sound += all.reduce((sum, row) => sum + soundKept(job, row), 0) / all.length;
-    picture += all.reduce((sum, row) => sum + pictureKept(row), 0) / Math.max(all.length, isOwn ? 1 : screens.length);
+    picture += all.reduce((sum, row) => sum + pictureKept(row), 0) / Math.max(all.length, onScreens);
   }
   return { sound, picture };
 }

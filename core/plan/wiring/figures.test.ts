@@ -1,0 +1,37 @@
+import { describe, expect, test } from "vitest";
+import { arrivalsOf } from "@/core/chain";
+import { device, room } from "@/demo/room-under-test";
+import { backboneOf, spaceWith } from "./space-under-test";
+import { contentShare, rowPoints } from "./figures";
+import { jobWith } from "./room-of";
+import { wiresBetween } from "./wires";
+
+const PICTURE_ALONE = { sound: 0, picture: 1, ease: 0, money: 0, hours: 0, pulls: 0 };
+
+describe("what of its picture a content counts in a room with two screens", () => {
+  const streamer = device("streamer-4k", "streamer");
+  const space = spaceWith(room([device("tv-arc", "tv"), device("receiver-51", "receiver"), streamer, device("projector", "projector")]));
+  const backbone = backboneOf(space, "receiver>tv");
+  const [wire] = wiresBetween(
+    space,
+    jobWith(space, backbone.hubs, [], space.players),
+    { device: "streamer", port: "hdmi-out" },
+    { device: "receiver", port: "hdmi-in1" },
+  );
+  if (!wire) throw new Error("no wire");
+  const job = jobWith(space, backbone.hubs, [...backbone.wires, wire], space.players);
+  const rows = arrivalsOf(job).filter(({ player }) => player === "streamer");
+  const counted = (isSeen: boolean) => {
+    const some = rows.filter(({ content }) => (content.picture !== null) === isSeen);
+    return rowPoints(space, some, contentShare(space.job), PICTURE_ALONE) / contentShare(space.job) / some.length;
+  };
+
+  test("a film that comes to one of them counts half", () => {
+    expect(counted(true)).toBeCloseTo(0.5, 9);
+  });
+
+  test("music is for no screen, and counts whole once it is heard", () => {
+    expect(rows.filter(({ content }) => !content.picture).every(({ arrives }) => arrives !== null)).toBe(true);
+    expect(counted(false)).toBeCloseTo(1, 9);
+  });
+});
