@@ -15,20 +15,33 @@ export interface ActFigures {
 }
 
 /** The figures of acts; those that the room has nobody for are left out. */
-export function actFigures(household: Household, acts: readonly Act[]): readonly ActFigures[] {
-  return acts.flatMap((act): ActFigures[] => {
-    const judged = judgeAct(household, act);
-    if (!judged) return [];
-    const { verdict, remotes, pictureMs, soundMs } = judged;
-    return [
-      {
-        event: eventOf(act),
-        verdict: verdict.verdict,
-        remotes: remotes.length,
-        hands: remotes,
-        steps: verdict.verdict === "with-a-step" ? verdict.steps.length : 0,
-        readyMs: soundMs === null && pictureMs === null ? null : Math.max(soundMs ?? 0, pictureMs ?? 0),
-      },
-    ];
-  });
+export const actFigures = (household: Household, acts: readonly Act[]): readonly ActFigures[] =>
+  acts.flatMap((act) => figuresOf(household, act) ?? []);
+
+/** A household is never changed in place, so each of its acts is played once, however often it is asked about. */
+const played = new WeakMap<Household, Map<string, ActFigures | null>>();
+
+function figuresOf(household: Household, act: Act): ActFigures | null {
+  const event = eventOf(act);
+  const known = played.get(household) ?? new Map<string, ActFigures | null>();
+  played.set(household, known);
+  const found = known.get(event);
+  if (found !== undefined) return found;
+  const figures = workedOut(household, act, event);
+  known.set(event, figures);
+  return figures;
+}
+
+function workedOut(household: Household, act: Act, event: string): ActFigures | null {
+  const judged = judgeAct(household, act);
+  if (!judged) return null;
+  const { verdict, remotes, pictureMs, soundMs } = judged;
+  return {
+    event,
+    verdict: verdict.verdict,
+    remotes: remotes.length,
+    hands: remotes,
+    steps: verdict.verdict === "with-a-step" ? verdict.steps.length : 0,
+    readyMs: soundMs === null && pictureMs === null ? null : Math.max(soundMs ?? 0, pictureMs ?? 0),
+  };
 }

@@ -1,4 +1,4 @@
-/** What each of some takers is worth in each of some places; -Infinity: it cannot go there. At least as many places as takers. */
+/** What each of some takers is worth in each of some places; -Infinity: it cannot go there. */
 export type WorthTable = readonly (readonly number[])[];
 
 export interface Assignment {
@@ -11,70 +11,106 @@ export interface Assignment {
 const IMPOSSIBLE = 1e9;
 
 /**
- * Gives every taker a place of its own so that the sum of their worth is greatest. Null where they cannot all have one.
- * The Hungarian method with shortest augmenting paths, in the order of takers squared times places.
+ * Gives every taker a place so that the sum of their worth is greatest. Null where they cannot all have one.
+ * The Hungarian method with shortest augmenting paths: each taker in turn finds the cheapest way to a place with room, along which
+ * others may move on. Equal places are told once with the room that they have together, so the effort grows with their kinds.
  * Source: R. Jonker and A. Volgenant, Computing 38 (1987) 325–340.
+ * @param rooms how many takers each place holds; one each where it is left out
  */
-export function bestAssignment(worth: WorthTable): Assignment | null {
-  const takers = worth.length;
-  const places = worth[0]?.length ?? 0;
-  if (takers === 0) return { places: [], worth: 0 };
-  if (places < takers) return null;
-  const costs = new Float64Array(takers * places).fill(IMPOSSIBLE);
-  worth.forEach((row, taker) =>
-    row.forEach((value, place) => {
-      if (value !== -Infinity) costs[taker * places + place] = -value;
-    }),
-  );
-  // Potentials of takers and places; column 0 stands for nobody yet, so both count from one.
-  const ofTaker = new Float64Array(takers + 1);
-  const ofPlace = new Float64Array(places + 1);
-  const holder = new Int32Array(places + 1);
-  for (let taker = 1; taker <= takers; taker += 1) {
-    const came = new Int32Array(places + 1);
-    const least = new Float64Array(places + 1).fill(Infinity);
-    const seen = new Uint8Array(places + 1);
-    let place = 0;
-    holder[0] = taker;
-    do {
-      seen[place] = 1;
-      const from = holder[place] ?? 0;
-      const potential = ofTaker[from] ?? 0;
-      const row = (from - 1) * places - 1;
-      let step = Infinity;
-      let next = 0;
-      for (let other = 1; other <= places; other += 1) {
-        if (seen[other]) continue;
-        const reduced = (costs[row + other] ?? IMPOSSIBLE) - potential - (ofPlace[other] ?? 0);
-        if (reduced < (least[other] ?? Infinity)) {
-          least[other] = reduced;
-          came[other] = place;
-        }
-        if ((least[other] ?? Infinity) < step) {
-          step = least[other] ?? Infinity;
-          next = other;
-        }
+export function bestAssignment(worth: WorthTable, rooms: readonly number[] = (worth[0] ?? []).map(() => 1)): Assignment | null {
+  const paths = new Paths(worth, rooms);
+  for (let taker = 0; taker < worth.length; taker += 1) if (!paths.placeNext(taker)) return null;
+  const sum = paths.places.reduce((total, place, taker) => total + (worth[taker]?.[place] ?? -Infinity), 0);
+  return sum === -Infinity ? null : { places: paths.places, worth: sum };
+}
+
+/** The takers placed so far, with the prices by which everybody sits best. */
+class Paths {
+  readonly places: number[] = [];
+  private readonly ofTaker: number[];
+  private readonly ofPlace: number[];
+  private readonly holders: number[][];
+  /** For each place how much it would cost to come there, and which taker would. */
+  private readonly least: number[];
+  private readonly mover: number[];
+  private readonly isReached: boolean[];
+
+  constructor(
+    private readonly worth: WorthTable,
+    private readonly rooms: readonly number[],
+  ) {
+    this.ofTaker = worth.map(() => 0);
+    this.ofPlace = rooms.map(() => 0);
+    this.holders = rooms.map(() => []);
+    this.least = rooms.map(() => Infinity);
+    this.mover = rooms.map(() => -1);
+    this.isReached = rooms.map(() => false);
+  }
+
+  /** Places one more taker; false where no place has room. */
+  placeNext(taker: number): boolean {
+    this.least.fill(Infinity);
+    this.isReached.fill(false);
+    const reached: number[] = [];
+    this.relax(taker, 0);
+    for (;;) {
+      const place = this.nearest();
+      if (place < 0) return false;
+      const way = this.least[place] ?? Infinity;
+      const sitting = this.holders[place] ?? [];
+      if (sitting.length < (this.rooms[place] ?? 0)) {
+        this.reprice(taker, reached, way);
+        this.moveAlong(taker, place);
+        return true;
       }
-      for (let other = 0; other <= places; other += 1) {
-        if (seen[other]) {
-          const held = holder[other] ?? 0;
-          ofTaker[held] = (ofTaker[held] ?? 0) + step;
-          ofPlace[other] = (ofPlace[other] ?? 0) - step;
-        } else least[other] = (least[other] ?? Infinity) - step;
+      reached.push(place);
+      this.isReached[place] = true;
+      // Whoever sits there sits at the best price, so it moves on from the same distance.
+      for (const other of sitting) this.relax(other, way);
+    }
+  }
+
+  private relax(taker: number, way: number): void {
+    const row = this.worth[taker] ?? [];
+    const base = way - (this.ofTaker[taker] ?? 0);
+    for (let place = 0; place < this.rooms.length; place += 1) {
+      if (this.isReached[place]) continue;
+      const value = row[place] ?? -Infinity;
+      const cost = base + (value === -Infinity ? IMPOSSIBLE : -value) - (this.ofPlace[place] ?? 0);
+      if (cost < (this.least[place] ?? Infinity)) {
+        this.least[place] = cost;
+        this.mover[place] = taker;
       }
-      place = next;
-    } while (holder[place] !== 0);
-    while (place !== 0) {
-      const before = came[place] ?? 0;
-      holder[place] = holder[before] ?? 0;
+    }
+  }
+
+  private nearest(): number {
+    let found = -1;
+    for (let place = 0; place < this.rooms.length; place += 1)
+      if (!this.isReached[place] && (found < 0 || (this.least[place] ?? Infinity) < (this.least[found] ?? Infinity))) found = place;
+    return found;
+  }
+
+  private reprice(taker: number, reached: readonly number[], way: number): void {
+    this.ofTaker[taker] = (this.ofTaker[taker] ?? 0) + way;
+    for (const place of reached) {
+      const saved = way - (this.least[place] ?? 0);
+      this.ofPlace[place] = (this.ofPlace[place] ?? 0) - saved;
+      for (const other of this.holders[place] ?? []) this.ofTaker[other] = (this.ofTaker[other] ?? 0) + saved;
+    }
+  }
+
+  private moveAlong(taker: number, end: number): void {
+    let place = end;
+    for (;;) {
+      const moving = this.mover[place] ?? -1;
+      const before = this.places[moving];
+      this.holders[place]?.push(moving);
+      this.places[moving] = place;
+      if (moving === taker || before === undefined) return;
+      const left = this.holders[before];
+      left?.splice(left.indexOf(moving), 1);
       place = before;
     }
   }
-  const found = new Array<number>(takers).fill(-1);
-  for (let place = 1; place <= places; place += 1) {
-    const taker = holder[place] ?? 0;
-    if (taker > 0) found[taker - 1] = place - 1;
-  }
-  const sum = found.reduce((total, place, taker) => total + (worth[taker]?.[place] ?? -Infinity), 0);
-  return sum === -Infinity ? null : { places: found, worth: sum };
 }

@@ -6,7 +6,7 @@ import type { School } from "./schools";
 import type { Heard } from "./hear";
 import { judge, unplugged, type PlayerOption } from "./settle";
 import type { SocketKind } from "./sockets";
-import type { Tables } from "./starts";
+import { areMet, choicesMeeting, type Need, type Tables } from "./starts";
 import type { Switch } from "./switches";
 
 /** Two plans within this many points are equally good. */
@@ -112,37 +112,46 @@ export function bestSettled(
   }
 }
 
-/** An assignment on a ground that could still win, with the plugs from which it was chosen. */
-export interface Node {
+/** Where players are placed: on a ground, for a school. */
+interface Place {
   readonly ground: Ground;
   readonly worth: Worth;
   readonly school: School;
+  /** What the school and the boxes need of the players. */
+  readonly needs: readonly Need[];
   /** The points of a plan before its players. */
   readonly base: number;
+}
+
+/** An assignment on a ground that could still win, with the plugs from which it was chosen. */
+export interface Node extends Place {
   readonly tables: Tables;
   readonly found: NonNullable<ReturnType<typeof bestSettled>>;
   readonly bound: number;
 }
 
-type Place = Omit<Node, "found" | "bound" | "tables">;
-
-/** The best assignment from some tables; null where none could have more points than the floor. */
-export function nodeOf(place: Place, tables: Tables, floor: number): Node | null {
+/**
+ * The best assignment from some tables, where it is all that is needed; else the best of every choice of players that are made to meet
+ * the need. None where no assignment could have more points than the floor.
+ */
+export function nodesFrom(place: Place, tables: Tables, floor: number): readonly Node[] {
   const found = bestSettled(tables, place.worth, floor - place.base);
-  return found && { ...place, tables, found, bound: place.base + found.worth };
+  if (!found) return [];
+  if (areMet(place.needs, found.plugs)) return [{ ...place, tables, found, bound: place.base + found.worth }];
+  return choicesMeeting(place.needs, tables).flatMap((choice) => nodesFrom(place, choice, floor));
 }
 
 /**
  * What is left of a node's tables without its assignment, divided so that nothing is looked at twice.
  * Source: K. G. Murty, Operations Research 16 (1968) 682–687.
  */
-export function divided({ tables, found: { plugs }, ground, worth, school, base }: Node, floor: number): readonly Node[] {
-  return plugs.flatMap((plug, index): Node[] => {
+export function divided({ tables, found, bound: _, ...place }: Node, floor: number): readonly Node[] {
+  const { plugs } = found;
+  return plugs.flatMap((plug, index) => {
     const left = tables.map((others, player) =>
       player < index ? [plugs[player] ?? plug] : player === index ? others.filter((other) => other !== plug) : others,
     );
-    const node = left.every((others) => others.length > 0) ? nodeOf({ ground, worth, school, base }, left, floor) : null;
-    return node ? [node] : [];
+    return left.every((others) => others.length > 0) ? nodesFrom(place, left, floor) : [];
   });
 }
 
@@ -162,54 +171,53 @@ export function assign(
   tables: Tables,
   worthOf: (plug: Plug) => number,
 ): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
-  if (tables.some((plugs) => plugs.length === 0)) return null;
-  const { columns, kinds } = columnsOf(tables);
-  const best = tables.map((plugs, player) => {
-    const found: { plug: Plug; worth: number }[] = [];
+  const { kinds, rooms } = seatsOf(tables);
+  const best: (Plug | undefined)[][] = [];
+  const table = tables.map((plugs, player) => {
+    const row = new Array<number>(rooms.length).fill(-Infinity);
+    const found: (Plug | undefined)[] = [];
     plugs.forEach((plug, index) => {
-      const kind = kinds[player]?.[index] ?? 0;
+      const kind = kinds[player]?.[index] ?? UNPLUGGED;
       const worth = worthOf(plug);
-      if (worth > (found[kind]?.worth ?? -Infinity)) found[kind] = { plug, worth };
+      if (worth <= (row[kind] ?? -Infinity)) return;
+      row[kind] = worth;
+      found[kind] = plug;
     });
-    return found;
+    best.push(found);
+    return row;
   });
-  // Behind the sockets a place without one for each player.
-  const table = best.map((found, player) => [
-    ...columns.map((kind) => found[kind]?.worth ?? -Infinity),
-    ...tables.map((_, index) => (index === player ? (found[UNPLUGGED]?.worth ?? -Infinity) : -Infinity)),
-  ]);
-  const result = bestAssignment(table);
+  const result = bestAssignment(table, rooms);
   if (!result) return null;
-  const plugs = result.places.flatMap((place, player) => best[player]?.[columns[place] ?? UNPLUGGED]?.plug ?? []);
+  const plugs = result.places.flatMap((place, player) => best[player]?.[place] ?? []);
   return plugs.length === tables.length ? { plugs, worth: result.worth } : null;
 }
 
+/** The place of those that have no socket: it has room for all of them. */
 const UNPLUGGED = 0;
 
-interface Columns {
-  /** The kind of socket of each column, kinds counted from 1. */
-  readonly columns: readonly number[];
-  /** The kind of each plug of each player; 0: unplugged. */
+interface Seats {
+  /** The kind of socket of each plug of each player; 0: unplugged. */
   readonly kinds: readonly (readonly number[])[];
+  /** How many players each kind takes. */
+  readonly rooms: readonly number[];
 }
 
 /** Tables are never changed in place, so their sockets are counted once. */
-const counted = new WeakMap<Tables, Columns>();
+const counted = new WeakMap<Tables, Seats>();
 
-function columnsOf(tables: Tables): Columns {
+function seatsOf(tables: Tables): Seats {
   const known = counted.get(tables);
   if (known) return known;
-  const numbers = new Map<string, number>();
-  const columns: number[] = [];
-  const numberOf = ({ device, ports }: SocketKind): number => {
-    const key = `${device} ${ports.join(" ")}`;
-    const number = numbers.get(key) ?? numbers.size + 1;
-    if (!numbers.has(key)) for (let n = 0; n < Math.min(ports.length, tables.length); n += 1) columns.push(number);
-    numbers.set(key, number);
+  const numbers = new Map<SocketKind, number>();
+  const rooms = [tables.length];
+  const numberOf = (kind: SocketKind): number => {
+    const number = numbers.get(kind) ?? rooms.length;
+    if (number === rooms.length) rooms.push(kind.ports.length);
+    numbers.set(kind, number);
     return number;
   };
   const kinds = tables.map((plugs) => plugs.map(({ kind }) => (kind ? numberOf(kind) : UNPLUGGED)));
-  const found = { columns, kinds };
+  const found = { kinds, rooms };
   counted.set(tables, found);
   return found;
 }

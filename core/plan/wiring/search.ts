@@ -3,10 +3,10 @@ import { backbonesOf } from "./backbones";
 import { boxSets } from "./box-sets";
 import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { planOf, type WiringPlan } from "./make-plan";
-import { ALIKE, bestSettled, divided, nodeOf, Worth, type Known, type Node } from "./nodes";
+import { ALIKE, divided, nodesFrom, Worth, type Known, type Node } from "./nodes";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
 import type { WiringSpace } from "./space";
-import { allowedIn, startsOf } from "./starts";
+import { allowedIn, needsOf } from "./starts";
 import { standsAlike, switchesOf, type Switch } from "./switches";
 import { groundsByPoints, hasSound, lookedInto, waitingOf, type Waiting } from "./waiting";
 import type { Weights } from "./weights";
@@ -173,16 +173,13 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
       const floor = standing(school) + ALIKE;
       if (base + players <= floor) continue;
       if (lost.some((other) => isLostAlike(other, school, ground, base))) continue;
-      // Of most grounds it is seen before anybody is bound to a box that they cannot win.
-      if (!bestSettled(allowedIn(measure.space, backbone, school, tables), worth, floor - base)) {
-        lost.push({ school, base, control: switchesOf(ground), switches: worth.switches });
-        continue;
-      }
-      for (const start of startsOf(measure.space, backbone, school, tables)) {
-        const node = nodeOf({ ground, worth, school, base }, start, floor);
-        // The very first is played at once: a plan to show, and something to beat.
-        if (node) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
-      }
+      const needs = needsOf(measure.space, backbone, school, tables);
+      const nodes = needs
+        ? nodesFrom({ ground, worth, school, needs, base }, allowedIn(measure.space, backbone, school, tables), floor)
+        : [];
+      if (nodes.length === 0) lost.push({ school, base, control: switchesOf(ground), switches: worth.switches });
+      // The very first is played at once: a plan to show, and something to beat.
+      for (const node of nodes) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
     }
   }
   return found;

@@ -13,17 +13,25 @@ export type Tables = readonly (readonly Plug[])[];
 export const allowedIn = (space: WiringSpace, backbone: Backbone, school: School, tables: Tables): Tables =>
   tables.map((plugs) => plugs.filter(({ kind }) => kind === null || allowsHub(space, school, hubOf(backbone, kind.device))));
 
-/** The tables of plugs that a school leaves: somebody sits in what it is named after, and in every box that is there for players. */
-export function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables: Tables): readonly Tables[] {
+/** So many players must be plugged in one way, or a plan is not of its school or one of its boxes does nothing. */
+export interface Need {
+  readonly count: number;
+  readonly isMetBy: (plug: Plug) => boolean;
+}
+
+/** What a school and the boxes of a backbone need of the players: somebody sits in what it is named after, and in every box that is there for players. Null: it cannot be. */
+export function needsOf(space: WiringSpace, backbone: Backbone, school: School, tables: Tables): readonly Need[] | null {
   const hub = ({ kind }: Plug) => (kind ? hubOf(backbone, kind.device) : null);
-  const allowed = allowedIn(space, backbone, school, tables);
-  const used = backbone.boxes.reduce<readonly Tables[]>(
-    (all, { device }) => all.flatMap((tables) => sitIn(tables, device.id, playersNeeded(backbone, device))),
-    [allowed],
-  );
-  const inSystem = (option: Plug) => hub(option) === space.system.id;
-  const inScreen = (option: Plug) => hub(option) !== null && hub(option) !== space.system.id;
-  const wished = {
+  const ofBoxes = backbone.boxes.map(({ device }): Need => ({
+    count: playersNeeded(backbone, device),
+    isMetBy: ({ kind }) => kind?.device === device.id,
+  }));
+  // Where nobody can be plugged in at all the room itself is what is left.
+  if (tables.every((plugs) => plugs.every(({ kind }) => kind === null)))
+    return school === "sound-hub" || school === "mixed" ? null : ofBoxes;
+  const inSystem: Need = { count: 1, isMetBy: (plug) => hub(plug) === space.system.id };
+  const inScreen: Need = { count: 1, isMetBy: (plug) => hub(plug) !== null && hub(plug) !== space.system.id };
+  const named = {
     "screen-hub": [inScreen],
     "sound-hub": [inSystem],
     mixed: [inSystem, inScreen],
@@ -32,10 +40,22 @@ export function startsOf(space: WiringSpace, backbone: Backbone, school: School,
     adapter: [],
     wireless: [],
   }[school];
-  // Where nobody can be plugged in at all the room itself is what is left.
-  if (tables.every((plugs) => plugs.every(({ kind }) => kind === null))) return school === "sound-hub" || school === "mixed" ? [] : used;
-  return wished.reduce<readonly Tables[]>((all, there) => all.flatMap((one) => eachForced(one, there)), used);
+  return [...ofBoxes, ...named];
 }
+
+/** Whether players plugged so are all that is needed. */
+export const areMet = (needs: readonly Need[], plugs: readonly Plug[]): boolean =>
+  needs.every(({ count, isMetBy }) => plugs.filter(isMetBy).length >= count);
+
+/** The tables of plugs that a school leaves: once for each choice of players that meets what is needed. */
+export function startsOf(space: WiringSpace, backbone: Backbone, school: School, tables: Tables): readonly Tables[] {
+  const needs = needsOf(space, backbone, school, tables);
+  return needs ? choicesMeeting(needs, allowedIn(space, backbone, school, tables)) : [];
+}
+
+/** The tables once for each choice of players that are made to meet what is needed. */
+export const choicesMeeting = (needs: readonly Need[], tables: Tables): readonly Tables[] =>
+  needs.reduce<readonly Tables[]>((all, need) => all.flatMap((one) => forced(one, need)), [tables]);
 
 /** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
 export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): number {
@@ -45,18 +65,12 @@ export function playersNeeded({ wires }: Pick<Backbone, "wires">, box: Device): 
   return Math.max(0, (isGatherer(box) && sockets > 1 ? 2 : 1) - wired);
 }
 
-/** The tables once for each choice of so many players, who then sit in a device. */
-function sitIn(tables: Tables, device: string, count: number, from = 0): readonly Tables[] {
+/** The tables once for each choice of so many players who can be plugged as it is needed, and then are; from one player on. */
+function forced(tables: Tables, need: Need, count = need.count, from = 0): readonly Tables[] {
   if (count === 0) return [tables];
-  return tables.flatMap((options, index) => {
+  return tables.flatMap((plugs, index) => {
     if (index < from) return [];
-    const there = options.filter(({ kind }) => kind?.device === device);
-    return there.length ? sitIn(tables.with(index, there), device, count - 1, index + 1) : [];
+    const meeting = plugs.filter(need.isMetBy);
+    return meeting.length ? forced(tables.with(index, meeting), need, count - 1, index + 1) : [];
   });
 }
-
-/** The tables once for each player, with only those of its options that are wished; players that have none are left out. */
-const eachForced = (tables: Tables, wished: (option: Plug) => boolean): readonly Tables[] =>
-  tables.flatMap((options, forced) =>
-    options.some(wished) ? [tables.map((other, index) => (index === forced ? other.filter(wished) : other))] : [],
-  );
