@@ -70,7 +70,21 @@ const ownDecoders = (device: Device): Listing =>
 
 /** What a device tells of its decoders: all of them but those of analogue sound and of AAC. */
 export const told = (decodes: readonly SoundDescriptor[]): Listing =>
-  listOf(decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac"));
+  once(toldOf, decodes, () => listOf(decodes.filter(({ coding }) => coding !== "analogue" && coding !== "aac")));
+
+/** The list that a rule of a device holds. */
+export const fixedList = (sound: readonly SoundDescriptor[]): Listing => once(listedOf, sound, () => listOf(sound));
+
+/** Decoders and rules are never changed in place, so the lists of each are made once. */
+type ListsKnown = WeakMap<readonly SoundDescriptor[], Listing>;
+const toldOf: ListsKnown = new WeakMap();
+const listedOf: ListsKnown = new WeakMap();
+
+function once(known: ListsKnown, rows: readonly SoundDescriptor[], make: () => Listing): Listing {
+  const found = known.get(rows) ?? make();
+  known.set(rows, found);
+  return found;
+}
 
 /** The EDID sound list that a device shows at one of its inputs, by the first of its rules that counts there. */
 export function presentedAt(rig: Rig, entry: CableEnd): Listing {
@@ -95,7 +109,7 @@ function byRule(rig: Rig, device: Device, entry: CableEnd, rule: Presents): List
       return common(rule.of.map((port) => ({ device: device.id, port })).flatMap((end) => (rig.cableAt(end) ? [listingAt(rig, end)] : [])));
     case "list": {
       if (rule.sound === null) return doubtful({ fact: "listing", device: device.id, port: entry.port });
-      const own = listOf(rule.sound);
+      const own = fixedList(rule.sound);
       return rule.widenedBy && rule.widenedBy !== entry.port ? widened(rig, device, entry, rule.widenedBy, own) : own;
     }
     default:

@@ -1,8 +1,8 @@
 import type { Device, Presents, SoundRoute } from "@/core/device";
 import type { Coding } from "@/core/facts";
-import { cableAt, findDevice, findPort, type CableEnd, type Job } from "@/core/job";
-import { endKey } from "./rig";
-import { common, handedOn, listOf, takenForGranted, told, type Listed } from "./listing";
+import type { CableEnd } from "@/core/job";
+import { endKey, type Rig } from "./rig";
+import { common, fixedList, handedOn, listOf, takenForGranted, told, type Listed } from "./listing";
 
 /** The most that could be listed: each coding with the most channels; null: anything could. */
 export type MostListed = ReadonlyMap<Coding, Listed> | null;
@@ -13,63 +13,65 @@ const NOTHING: MostListed = new Map();
  * The most that could be seen listed at a socket, whatever is set: every rule counts by which a device could present a list there, and
  * what nobody knows could list anything. Never less than `listingAt` gives for any choice of settings.
  */
-export function mostListedAt(job: Job, exit: CableEnd, met: ReadonlySet<string> = new Set()): MostListed {
-  const port = findPort(job, exit);
-  const cable = cableAt(job, exit);
+export function mostListedAt(rig: Rig, exit: CableEnd, met: ReadonlySet<string> = new Set()): MostListed {
+  const port = rig.port(exit);
+  const cable = rig.cableAt(exit);
   // A tree of boxes that asks itself in a circle gets an empty list.
   if (!port || !cable || met.has(endKey(exit))) return NOTHING;
   const seen = new Set([...met, endKey(exit)]);
   if (port.connector !== "hdmi") return takenForGranted(port).sounds;
-  if (port.direction === "out") return presented(job, cable.to, seen);
-  const far = findDevice(job, cable.from.device);
+  if (port.direction === "out") return presented(rig, cable.to, seen);
+  const far = rig.device(cable.from.device);
   if (!far) return NOTHING;
-  return far.presents.some((row) => row.ports.includes(cable.from.port)) ? presented(job, cable.from, seen) : decodersOf(far);
+  return far.presents.some((row) => row.ports.includes(cable.from.port)) ? presented(rig, cable.from, seen) : decodersOf(far);
 }
 
-function presented(job: Job, entry: CableEnd, met: ReadonlySet<string>): MostListed {
-  const device = findDevice(job, entry.device);
+function presented(rig: Rig, entry: CableEnd, met: ReadonlySet<string>): MostListed {
+  const device = rig.device(entry.device);
   if (!device) return NOTHING;
   let most: MostListed = NOTHING;
   for (const rule of device.presents) {
     if (!rule.ports.includes(entry.port)) continue;
-    most = either(most, byRule(job, device, entry, rule, met));
+    most = either(most, byRule(rig, device, entry, rule, met));
     // After a rule that always counts none is asked.
     if (rule.when.length === 0) break;
   }
   return most;
 }
 
-function byRule(job: Job, device: Device, entry: CableEnd, rule: Presents, met: ReadonlySet<string>): MostListed {
+function byRule(rig: Rig, device: Device, entry: CableEnd, rule: Presents, met: ReadonlySet<string>): MostListed {
   switch (rule.rule) {
     case "decoders":
       return decodersOf(device);
     case "copy":
-      return mostListedAt(job, { device: device.id, port: rule.of }, met);
+      return mostListedAt(rig, { device: device.id, port: rule.of }, met);
     case "common": {
-      const plugged = rule.of.map((port) => ({ device: device.id, port })).filter((end) => cableAt(job, end));
-      const known = plugged.flatMap((end) => mostListedAt(job, end, met) ?? []);
+      const plugged = rule.of.map((port) => ({ device: device.id, port })).filter((end) => rig.cableAt(end));
+      const known = plugged.flatMap((end) => mostListedAt(rig, end, met) ?? []);
       return known.length === 0 && plugged.length > 0 ? null : common(known.map((sounds) => ({ sounds, unknown: null }))).sounds;
     }
     case "list": {
       if (rule.sound === null) return null;
-      const own = listOf(rule.sound).sounds;
-      return rule.widenedBy && rule.widenedBy !== entry.port ? either(own, added(job, device, entry, rule.widenedBy, met)) : own;
+      const own = fixedList(rule.sound).sounds;
+      return rule.widenedBy && rule.widenedBy !== entry.port ? either(own, added(rig, device, entry, rule.widenedBy, met)) : own;
     }
   }
 }
 
 /** What a device can add of the far end of its return channel. */
-function added(job: Job, device: Device, entry: CableEnd, returnPort: string, met: ReadonlySet<string>): MostListed {
+function added(rig: Rig, device: Device, entry: CableEnd, returnPort: string, met: ReadonlySet<string>): MostListed {
   const route = device.routes.find(
     (row): row is SoundRoute => row.kind === "sound" && row.from.includes(entry.port) && row.to.includes(returnPort),
   );
   if (!route) return NOTHING;
-  const far = mostListedAt(job, { device: device.id, port: returnPort }, met);
+  const far = mostListedAt(rig, { device: device.id, port: returnPort }, met);
   return far && route.passes && listOf(handedOn(far, route.passes, route.lpcm)).sounds;
 }
 
 const decodersOf = ({ decodes }: Device): MostListed => decodes && told(decodes).sounds;
 
 /** Whatever one of two lists holds. */
-const either = (a: MostListed, b: MostListed): MostListed =>
-  a && b && listOf([...a, ...b].map(([coding, row]) => ({ coding, ...row }))).sounds;
+function either(a: MostListed, b: MostListed): MostListed {
+  if (a === NOTHING || b === null) return b;
+  return a && listOf([...a, ...b].map(([coding, row]) => ({ coding, ...row }))).sounds;
+}

@@ -17,6 +17,7 @@ const ROOMS: readonly Job[] = [
 function boundsOf(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
   const system = chosenSoundSystem(job);
   const bounds = new Map<string, number>();
+  const rig = makeRig(job, "planned");
   for (const device of job.devices)
     for (const source of device.sources)
       for (const content of source.contents) {
@@ -24,7 +25,7 @@ function boundsOf(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
         const best = idealForms(content, system)[0] ?? null;
         bounds.set(
           `${device.id}/${source.id}/${content.id}`,
-          scoreStream(optimisticBest(job, device, source.id, content, system, freedom), best, system),
+          scoreStream(optimisticBest(rig, { player: device, source: source.id, content, system, freedom }), best, system),
         );
       }
   return bounds;
@@ -63,11 +64,11 @@ describe("what a row could ever be is never reckoned too low", () => {
     fc.assert(
       fc.property(fc.constantFrom(...ROOMS), fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
         const job = after(room, ["setting"], numbers);
-        const rig = makeRig(job, "planned");
+        const [rig, before] = [makeRig(job, "planned"), makeRig(room, "planned")];
         for (const device of job.devices)
           for (const { id } of device.ports) {
             const exit = { device: device.id, port: id };
-            const most = mostListedAt(room, exit);
+            const most = mostListedAt(before, exit);
             const listing = listingAt(rig, exit);
             if (most === null || listing.unknown) continue;
             for (const [coding, { channels, objects }] of listing.sounds) {

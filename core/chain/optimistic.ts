@@ -1,17 +1,14 @@
 import { classesJoining, connectorFact, smallerBed, type Coding, type LinkKind } from "@/core/facts";
 import type { Content, Device, Port, SoundRoute } from "@/core/device";
-import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
+import type { Cable, CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
 import { mostListedAt, type MostListed } from "./most-listed";
-import { endKey } from "./rig";
+import { endKey, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
-import { streamOf, type Stream } from "./stream";
-
-/** The lists that could be shown at sockets, by socket. */
-export type ThoughtLists = Map<string, readonly Listing[]>;
+import { streamKey, streamOf, type Stream } from "./stream";
 
 /** What may be thought otherwise: every setting always; where plugs sit; what cables have in them. */
 export interface Freedom {
@@ -19,38 +16,28 @@ export interface Freedom {
   readonly cables: boolean;
 }
 
-/**
- * A stream no worse than anything that could arrive of a content while its settings, and what else is free, are chosen at will.
- * Null: nothing can arrive.
- */
-export function optimisticBest(
-  job: Job,
-  player: Device,
-  source: string,
-  content: Content,
-  system: Device,
-  freedom: Freedom,
-): Stream | null {
-  return optimisticArrivals(job, player, source, content, system, freedom).reduce<Stream | null>(
-    (best, stream) => (compareStreams(stream, best, system) > 0 ? stream : best),
+/** A content on its way from a source of a player to a sound system, while its settings, and what else is free, are chosen at will. */
+export interface Hope {
+  readonly player: Device;
+  readonly source: string;
+  readonly content: Content;
+  readonly system: Device;
+  readonly freedom: Freedom;
+}
+
+/** A stream no worse than anything that could arrive. Null: nothing can. */
+export function optimisticBest(rig: Rig, hope: Hope): Stream | null {
+  return optimisticArrivals(rig, hope).reduce<Stream | null>(
+    (best, stream) => (compareStreams(stream, best, hope.system) > 0 ? stream : best),
     null,
   );
 }
 
 /**
- * Every stream that could arrive of a content while its settings, and what else is free, are chosen at will.
- * It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for, unknown facts are the best there are.
- * @param thought lists thought of already where the same is plugged, but for players; more are added
+ * Every stream that could arrive. It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for,
+ * unknown facts are the best there are. Where everything is plugged as it stays, all that the answer rests on is asked of the rig.
  */
-export function optimisticArrivals(
-  job: Job,
-  player: Device,
-  source: string,
-  content: Content,
-  system: Device,
-  freedom: Freedom,
-  thought: ThoughtLists = new Map(),
-): readonly Stream[] {
+export function optimisticArrivals(rig: Rig, { player, source, content, system, freedom }: Hope): readonly Stream[] {
   const arriving: Stream[] = [];
   const seen = new Set<string>();
   const visit = (device: Device, from: string, streams: readonly Stream[]) => {
@@ -61,14 +48,16 @@ export function optimisticArrivals(
           if (device.id === system.id) arriving.push(...streams.filter((stream) => whyNotPlay(stream, system) === null));
           continue;
         }
-        for (const { link, end } of linksFrom(job, { device: device.id, port: to }, freedom)) {
-          const next = job.devices.find(({ id }) => id === end.device);
+        // A way never comes to a device twice, so what leaves the sound system again does not come back to it.
+        if (device.id === system.id) continue;
+        for (const { link, end } of linksFrom(rig, { device: device.id, port: to }, freedom)) {
+          const next = rig.device(end.device);
           if (!next) continue;
-          for (const out of everyWayToHandOn(device, route, streams, wishedLists(job, { device: device.id, port: to }, freedom, thought))) {
+          for (const out of everyWayToHandOn(device, route, streams, wishedLists(rig, { device: device.id, port: to }, freedom))) {
             const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
             const arrived = turnedBy(link, sent);
-            const key = `${end.device} ${end.port} ${JSON.stringify(arrived)}`;
+            const key = `${endKey(end)} ${streamKey(arrived)}`;
             if (seen.has(key)) continue;
             seen.add(key);
             visit(next, end.port, [arrived]);
@@ -107,18 +96,22 @@ const WISHED_LISTS: readonly Listing[] = [
 ];
 
 /** Lists that can be thought of: all that are wished for, and where everything is plugged as it stays no more of them than could be listed. */
-function wishedLists(job: Job, exit: CableEnd, { plugs, cables }: Freedom, thought: ThoughtLists): readonly Listing[] {
+function wishedLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
   if (plugs || cables) return WISHED_LISTS;
-  // What is seen at an output is what the socket shows that it leads to, whoever is plugged there.
-  const cable = cableAt(job, exit);
-  const key = endKey(cable && isAt(cable.from, exit) ? cable.to : exit);
-  const known = thought.get(key) ?? listsUpTo(mostListedAt(job, exit));
-  thought.set(key, known);
-  return known;
+  return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(mostListedAt(rig, exit)), WISHED_LISTS);
 }
+
+/** What could be listed is mostly what one device or rule lists, and that is never changed in place. */
+const upTo = new WeakMap<object, readonly Listing[]>();
 
 function listsUpTo(most: MostListed): readonly Listing[] {
   if (most === null) return WISHED_LISTS;
+  const known = upTo.get(most) ?? wishedOf(most);
+  upTo.set(most, known);
+  return known;
+}
+
+function wishedOf(most: NonNullable<MostListed>): readonly Listing[] {
   const lists = WISHED_LISTS.map(({ sounds }) =>
     [...sounds].flatMap(([coding, { channels }]): [Coding, Listed][] => {
       const listed = most.get(coding);
@@ -148,7 +141,7 @@ function everyWayToHandOn(device: Device, route: SoundRoute, streams: readonly S
   remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
   const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
   byDecoders.set(route, byRoute);
-  const key = `${formats.join()} ${JSON.stringify(streams)} ${lists === WISHED_LISTS ? "" : keyOf(lists)}`;
+  const key = `${formats.join()} ${streams.map(streamKey).join("|")} ${lists === WISHED_LISTS ? "" : keyOf(lists)}`;
   const known = byRoute.get(key) ?? tryEveryList(device, route, formats, streams, lists);
   byRoute.set(key, known);
   return known;
@@ -167,7 +160,7 @@ function tryEveryList(
   for (const format of formats) {
     for (const list of lists) {
       const out = handOn({ device, route: wished, listing: list, format }, streams);
-      if (out) found.set(JSON.stringify(out), out);
+      if (out) found.set(streamKey(out), out);
     }
   }
   return [...found.values()];
@@ -177,16 +170,16 @@ function tryEveryList(
  * Where a socket could lead. A cable's output end stays where it is; with free plugs its other end may sit in any input, with free
  * cables it has every wire there is, and a socket without one may get one.
  */
-function linksFrom(job: Job, exit: CableEnd, freedom: Freedom): readonly { link: LinkKind; end: CableEnd }[] {
-  const port = portOf(job, exit);
+function linksFrom(rig: Rig, exit: CableEnd, freedom: Freedom): readonly { link: LinkKind; end: CableEnd }[] {
+  const port = rig.port(exit);
   if (!port) return [];
-  const lies = cableAt(job, exit);
+  const lies = rig.cableAt(exit);
   if (!freedom.plugs && !freedom.cables) {
     const end = lies && (isAt(lies.from, exit) ? lies.to : lies.from);
     const isOwn = end && isAt(port.direction === "out" ? lies.from : lies.to, exit);
-    return isOwn ? links(job, exit, port, end, wiresIn(lies)) : [];
+    return isOwn ? links(rig, exit, port, end, wiresIn(lies)) : [];
   }
-  const mates = job.devices.flatMap((device) =>
+  const mates = rig.job.devices.flatMap((device) =>
     device.id === exit.device
       ? []
       : device.ports.flatMap((other) =>
@@ -197,12 +190,12 @@ function linksFrom(job: Job, exit: CableEnd, freedom: Freedom): readonly { link:
   );
   return mates.flatMap((end) => {
     const out = port.direction === "out" ? exit : end;
-    const cable = cableAt(job, out);
+    const cable = rig.cableAt(out);
     const into = port.direction === "out" ? end : exit;
     const isThere = cable !== undefined && isAt(cable.from, out) && (freedom.plugs || isAt(cable.to, into));
     const isNew = cable === undefined && freedom.cables;
     if (!isThere && !isNew) return [];
-    return links(job, exit, port, end, freedom.cables || !cable ? BEST_WIRES : wiresIn(cable));
+    return links(rig, exit, port, end, freedom.cables || !cable ? BEST_WIRES : wiresIn(cable));
   });
 }
 
@@ -215,20 +208,17 @@ const BEST_WIRES: Wires = { back: "earc", control: true };
 const wiresIn = ({ returnWires, controlWire }: Cable): Wires => ({ back: returnWires ?? "earc", control: controlWire });
 
 /** Forward from an output; from an input back along the return, as good as both sockets and the wires allow with every switch on. */
-function links(job: Job, exit: CableEnd, port: Port, end: CableEnd, wires: Wires): { link: LinkKind; end: CableEnd }[] {
+function links(rig: Rig, exit: CableEnd, port: Port, end: CableEnd, wires: Wires): { link: LinkKind; end: CableEnd }[] {
   if (port.direction === "out") {
     const { link } = connectorFact(port.connector);
     return link ? [{ link, end }] : [];
   }
-  const far = portOf(job, end);
+  const far = rig.port(end);
   if (port.connector !== "hdmi" || far?.connector !== "hdmi" || wires.back === "none" || port.returns === "none" || far.returns === "none")
     return [];
   const isEarc = wires.back === "earc" && port.returns !== "arc" && far.returns !== "arc";
-  const hasCec = wires.control && [exit, end].every(({ device }) => job.devices.find(({ id }) => id === device)?.speaksCec);
+  const hasCec = wires.control && [exit, end].every(({ device }) => rig.device(device)?.speaksCec);
   return isEarc ? [{ link: "earc", end }] : hasCec ? [{ link: "arc", end }] : [];
 }
 
 const isAt = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
-
-const portOf = (job: Job, end: CableEnd): Port | undefined =>
-  job.devices.find(({ id }) => id === end.device)?.ports.find(({ id }) => id === end.port);

@@ -27,7 +27,10 @@ export interface PictureArrival {
 }
 
 /** Every screen that the picture of a source reaches through cables and picture routes, each once, the nearest first. */
-export function pictureWays(rig: Rig, device: Device, source: string): readonly PictureWay[] {
+export const pictureWays = (rig: Rig, device: Device, source: string): readonly PictureWay[] =>
+  rig.recall(`pictures ${device.id} ${source}`, () => findPictureWays(rig, device, source), []);
+
+function findPictureWays(rig: Rig, device: Device, source: string): readonly PictureWay[] {
   const found = new Map<string, PictureWay>();
   const visit = (here: Device, from: string, trail: Omit<PictureWay, "screen">, seen: ReadonlySet<string>) => {
     for (const route of here.routes) {

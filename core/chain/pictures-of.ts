@@ -1,7 +1,6 @@
-import type { Content, SettingState } from "@/core/device";
-import { findDevice, type Job } from "@/core/job";
+import type { Content } from "@/core/device";
 import { pictureArrival, pictureWays, type PictureArrival } from "./picture-way";
-import { makeRig } from "./rig";
+import type { Rig } from "./rig";
 
 /** A content with its picture on every screen that it reaches. */
 export interface SeenContent {
@@ -10,9 +9,8 @@ export interface SeenContent {
 }
 
 /** What is seen of a player's contents, in their order, without their sound: a part of the board that is quickly told. */
-export function picturesOf(job: Job, state: SettingState, player: string): readonly SeenContent[] {
-  const rig = makeRig(job, state);
-  const device = findDevice(job, player);
+export function picturesOf(rig: Rig, player: string): readonly SeenContent[] {
+  const device = rig.device(player);
   return (device?.sources ?? []).flatMap((source) => {
     const ways = device ? pictureWays(rig, device, source.id) : [];
     return source.contents.map((content) => ({

@@ -1,7 +1,7 @@
 import type { Content, Device, SettingState, Source } from "@/core/device";
 import { chosenSoundSystem, type Job } from "@/core/job";
 import type { Arrival } from "./arrival";
-import { arrivalsOfContent, type Told } from "./arrivals-of-content";
+import { arrivalsOfContent } from "./arrivals-of-content";
 import { changedQuestions } from "./changed-questions";
 import { deviceQuestion, makeRig, type Question, type Rig } from "./rig";
 
@@ -43,21 +43,27 @@ function meets(asked: ReadonlySet<Question>, changed: ReadonlySet<Question>): bo
   return false;
 }
 
-/** What arrives of one player alone, without why not more: enough to weigh a room by. */
-export function arrivalsOnly(job: Job, state: SettingState, player: string): readonly SolvedUnit[] {
+/** What arrives of one player alone, without why not more: enough to weigh a room by. With it every question that all of it rests on. */
+export function arrivalsOnly(
+  job: Job,
+  state: SettingState,
+  player: string,
+): { readonly rows: readonly Arrival[]; readonly asked: ReadonlySet<Question> } {
   const rig = makeRig(job, state);
   const system = chosenSoundSystem(job);
-  const device = job.devices.find(({ id }) => id === player);
-  return contentsOf(device ? [device] : []).map(({ source, content, device: own }) =>
-    solveUnit(rig, own, source, content, system, "arrivals-only"),
+  const { answer, asked } = rig.traced(() =>
+    contentsOf(job.devices.filter(({ id }) => id === player)).flatMap(({ device, source, content }) =>
+      arrivalsOfContent(rig, device, source, content, system, "arrivals-only"),
+    ),
   );
+  return { rows: answer, asked: new Set([deviceQuestion(player), ...(system ? [deviceQuestion(system.id)] : []), ...asked]) };
 }
 
 function solveWith(job: Job, state: SettingState, kept: ReadonlyMap<string, SolvedUnit>): Solved {
   const rig = makeRig(job, state);
   const system = chosenSoundSystem(job);
   const units = contentsOf(job.devices).map(
-    ({ device, source, content }) => kept.get(unitKey(device, source, content)) ?? solveUnit(rig, device, source, content, system, "all"),
+    ({ device, source, content }) => kept.get(unitKey(device, source, content)) ?? solveUnit(rig, device, source, content, system),
   );
   return { job, state, units, rows: units.flatMap(({ rows }) => rows) };
 }
@@ -67,8 +73,8 @@ const contentsOf = (devices: readonly Device[]) =>
 
 const unitKey = (device: Device, source: Source, content: Content): string => `${device.id}/${source.id}/${content.id}`;
 
-function solveUnit(rig: Rig, device: Device, source: Source, content: Content, system: Device | undefined, told: Told): SolvedUnit {
-  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, device, source, content, system, told));
+function solveUnit(rig: Rig, device: Device, source: Source, content: Content, system: Device | undefined): SolvedUnit {
+  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, device, source, content, system));
   const questions = new Set([...asked, deviceQuestion(device.id), ...(system ? [deviceQuestion(system.id)] : [])]);
   return { key: unitKey(device, source, content), rows: answer, asked: questions };
 }

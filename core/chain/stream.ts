@@ -22,3 +22,7 @@ export function streamOf(track: Track): Stream {
 
 /** The lossy codings of a stream that is coded again on the way: native sound is of the first generation, what a device makes of any sound is at least of the second. */
 export const codedAgain = ({ generations }: Pick<Stream, "generations">): number => Math.max(2, generations + 1);
+
+/** All that is true of a stream, as words: two with the same are alike. */
+export const streamKey = ({ coding, channels, objects, sampleRateKHz, lossless, generations, lineage }: Stream): string =>
+  `${coding} ${channels} ${objects} ${sampleRateKHz} ${String(lossless)} ${generations} ${lineage}`;

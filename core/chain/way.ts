@@ -27,7 +27,10 @@ const MOST_STEPS = 24;
  * Every way from a source to the speakers of a device, through cables as they lie, including ways that have a gap where a
  * return channel would be needed: those carry nothing, but they say what is missing. No device is visited twice.
  */
-export function waysTo(rig: Rig, device: Device, source: string, goal: Device): readonly Way[] {
+export const waysTo = (rig: Rig, device: Device, source: string, goal: Device): readonly Way[] =>
+  rig.recall(`ways ${device.id} ${source} ${goal.id}`, () => findWays(rig, device, source, goal), []);
+
+function findWays(rig: Rig, device: Device, source: string, goal: Device): readonly Way[] {
   const ways: Way[] = [];
   const visit = (here: Device, from: string, trail: Way, seen: ReadonlySet<string>) => {
     if (ways.length >= MOST_WAYS || trail.length >= MOST_STEPS) return;

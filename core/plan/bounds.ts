@@ -1,4 +1,4 @@
-import { idealForms, optimisticBest, scoreStream, systemOf, type Arrival, type Freedom, type Solved } from "@/core/chain";
+import { idealForms, makeRig, optimisticBest, scoreStream, systemOf, type Arrival, type Freedom, type Solved } from "@/core/chain";
 import type { Content, Device } from "@/core/device";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
 import { CHANGE_COST, type Change, type ChangeKind } from "./changes";
@@ -71,6 +71,7 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: r
 /** How high the rows of each content could stand at most, by the most hopeful reckoning of what is free. */
 function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
   const scores = new Map<string, number>();
+  const rig = makeRig(job, "planned");
   for (const device of job.devices)
     for (const source of device.sources)
       for (const content of source.contents)
@@ -79,7 +80,7 @@ function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
           Math.max(
             0,
             ...systemsFor(job, content).map((system) => {
-              const stream = optimisticBest(job, device, source.id, content, system, freedom);
+              const stream = optimisticBest(rig, { player: device, source: source.id, content, system, freedom });
               return wishedScore(job, scoreStream(stream, idealForms(content, system)[0] ?? null, system));
             }),
           ),

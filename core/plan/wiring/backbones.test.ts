@@ -1,17 +1,19 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { device, room, withQuirks } from "@/demo/room-under-test";
-import { arrivalsOnly, solve } from "@/core/chain";
+import { solve } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import { findPort, whyNotPlug } from "@/core/job";
 import { backbonesOf } from "./backbones";
 import { boxOfShelf } from "./at-hand";
+import { Room } from "./by-questions";
 import { Caps } from "./caps";
 import { planOf, backboneEffort } from "./make-plan";
+import { passedIn } from "./passed";
 import { jobWith } from "./room-of";
 import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
-import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
+import { groundsOf, newMeasure, rowsIn, sharpened, type Ground, type Measure } from "./grounds";
 import { hear } from "./hear";
 import { plugsOf, type Plug } from "./plugs";
 import { judge, unplugged, type PlayerOption } from "./settle";
@@ -38,9 +40,9 @@ const rooms = fc.record({
   second: fc.boolean(),
   quarrels: fc.boolean(),
 });
-type Room = typeof rooms extends fc.Arbitrary<infer One> ? One : never;
+type RoomParts = typeof rooms extends fc.Arbitrary<infer One> ? One : never;
 
-function spaceOf({ screen, system, players, box, second, quarrels }: Room): WiringSpace {
+function spaceOf({ screen, system, players, box, second, quarrels }: RoomParts): WiringSpace {
   const projector = second ? [device("projector", "projector")] : [];
   const job = room([
     device(screen, "screen"),
@@ -91,7 +93,7 @@ describe("every backbone", () => {
 });
 
 describe("leads for sound alone", () => {
-  const leads = (system: Room["system"], box: Room["box"]) => {
+  const leads = (system: RoomParts["system"], box: RoomParts["box"]) => {
     const space = spaceOf({ screen: "tv-no-return", system, players: ["streamer-4k"], box, second: false, quarrels: false });
     const kinds = [...backbonesOf(space)]
       .flatMap(({ wires }) => wires.map(({ cable }) => cable))
@@ -120,8 +122,8 @@ describe("players that are alike in everything but their name", () => {
     if (!backbone) throw new Error("no backbone");
     const standIns = plugsOf(measure, backbone).tables.map((plugs, index) => {
       const player = space.players[index];
-      const wire = plugs.find((plug) => plug.wire)?.wire;
-      return player && wire ? standInOf(space, player, wire) : null;
+      const { wire = null, kind = null } = plugs.find((plug) => plug.wire) ?? {};
+      return player && wire && kind ? standInOf(space, player, { wire, kind }) : null;
     });
     expect(standIns.map((one) => one?.device.id)).toEqual(["a", "b", "b", "other"]);
     expect(standIns.map((one) => one?.wire.cable.from.device)).toEqual(["a", "b", "b", "other"]);
@@ -276,6 +278,50 @@ describe("the bound of an assignment", () => {
   });
 });
 
+describe("what passes of a player, remembered from room to room", () => {
+  test("equals what is worked out anew, whatever was asked before", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        const space = spaceOf(one);
+        const measure = newMeasure(space, PRESETS["best-sound"]);
+        for (const { hubs, wires } of [...backbonesOf(space)].slice(0, 12))
+          for (const { wire, player } of plugsOf(measure, { boxes: [], hubs, wires }).tables.flat()) {
+            const device = space.players.find(({ id }) => id === player);
+            if (!wire || !device) continue;
+            const job = jobWith(space, hubs, [...wires, wire], [device]);
+            const fresh = newMeasure(space, PRESETS["best-sound"]);
+            const besides = new Room({ devices: [device], cables: [wire.cable] }, new Room(jobWith(space, hubs, wires)));
+            expect(passedIn(measure, besides, device, () => job)).toEqual(passedIn(fresh, new Room(job), device, () => job));
+          }
+      }),
+      { numRuns: 40, seed: 36 },
+    );
+  });
+
+  test("is never taken for the same where cables differ: fibres in place of copper bring the picture whole", () => {
+    const run = { id: "wall", between: ["rack", "screen"] as [string, string], allowed: true, lengthM: 15 };
+    const far = room([
+      { ...device("projector", "projector"), room: "screen" },
+      { ...device("receiver-72", "receiver"), room: "rack" },
+      { ...device("disc-player-4k", "disc"), room: "rack" },
+    ]);
+    const job = { ...far, rooms: ["screen", "rack"].map((id) => ({ id, name: id, seats: 0 })), brief: { ...far.brief, runs: [run] } };
+    const space = wiringSpace(job, { boxes: [] });
+    if (!space) throw new Error("nothing to plan");
+    const measure = newMeasure(space, PRESETS["best-sound"]);
+    const seen = [...backbonesOf(space)].flatMap((backbone) => {
+      const screenWire = backbone.wires.find(({ cable }) => cable.to.device === "projector");
+      const plug = plugsOf(measure, backbone).tables[0]?.find(({ kind }) => kind?.device === "receiver");
+      const [player] = space.players;
+      if (!screenWire || !plug?.wire || !player) return [];
+      const joined = jobWith(space, backbone.hubs, [...backbone.wires, plug.wire], [player]);
+      const passed = passedIn(measure, new Room(joined), player, () => joined);
+      return [[screenWire.cable.class, Math.max(...passed.pictures)]];
+    });
+    expect(Object.fromEntries(seen)).toEqual({ "ultra-high-speed": 0.5, "hybrid-optical-hdmi": 1 });
+  });
+});
+
 describe("rows remembered from room to room", () => {
   test("equal those worked out anew, whatever was asked before", () => {
     fc.assert(
@@ -286,7 +332,7 @@ describe("rows remembered from room to room", () => {
             for (const player of space.players) {
               const job = { ...ground.job, devices: [...ground.job.devices, player] };
               const fresh = solve(job, "planned");
-              const { rows: told } = measure.memo.rowsOf(job, player.id, () => arrivalsOnly(job, "planned", player.id));
+              const { answer: told } = rowsIn(measure, job, player.id);
               expect(told.map(({ id, verdict }) => [id, verdict])).toEqual(
                 fresh.rows.filter((row) => row.player === player.id).map(({ id, verdict }) => [id, verdict]),
               );

@@ -1,6 +1,6 @@
 import type { Device, Port } from "@/core/device";
 import { loopThrough, type CableEnd } from "@/core/job";
-import { boxSets, isWhole, reachesScreens } from "./box-sets";
+import { boxSets, isWhole, reachesScreens, showsOn } from "./box-sets";
 import { withLeads } from "./leads";
 import { jobWith } from "./room-of";
 import { hdmiOutputs, inputKinds, likeOutputs, returnKinds, takenBy, type TakenSockets } from "./sockets";
@@ -21,9 +21,8 @@ export interface Backbone {
 export function* backbonesOf(space: WiringSpace, sets = boxSets(space)): Generator<Backbone> {
   for (const boxes of sets) {
     const hubs = [...space.screens, ...(isScreen(space, space.system) ? [] : [space.system]), ...boxes.map(({ device }) => device)];
-    const outputs = hubs.flatMap((device) => hdmiOutputs(device).map((port): CableEnd => ({ device: device.id, port: port.id })));
     const room = jobWith(space, hubs, []);
-    for (const joins of joined({ space, hubs, room }, outputs, [])) {
+    for (const joins of new Joining({ space, boxes, hubs, room }).all()) {
       if (!reachesScreens(space, boxes, joins)) continue;
       for (const wires of withLeads(space, room, hubs, joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
     }
@@ -35,6 +34,7 @@ const isScreen = ({ screens }: WiringSpace, device: Device): boolean => screens.
 /** Hubs that stand in the room with nothing plugged. */
 interface Standing {
   readonly space: WiringSpace;
+  readonly boxes: readonly BoxAtHand[];
   readonly hubs: readonly Device[];
   readonly room: ReturnType<typeof jobWith>;
 }
@@ -43,27 +43,53 @@ interface Standing {
  * HDMI wires between hubs: each output in turn into an input of each kind that it may go to, or into nothing. Two wires from one device
  * into the same one bring nothing that one of them does not, and of equal outputs the order is told once.
  */
-function* joined(standing: Standing, outputs: readonly CableEnd[], wires: readonly Wire[]): Generator<readonly Wire[]> {
-  const [output, ...rest] = outputs;
-  if (!output) {
-    yield wires;
-    return;
+class Joining {
+  private readonly found: (readonly Wire[])[] = [];
+  private readonly outputs: readonly CableEnd[];
+
+  constructor(private readonly standing: Standing) {
+    this.outputs = standing.hubs.flatMap((device) => hdmiOutputs(device).map((port) => ({ device: device.id, port: port.id })));
   }
-  yield* joined(standing, rest, wires);
-  const { space, hubs, room } = standing;
-  const from = hubs.find(({ id }) => id === output.device);
-  if (!from) return;
-  const taken = takenBy([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-  for (const [place, hub] of hubs.entries()) {
-    if (hub === from || wires.some(({ cable }) => cable.from.device === from.id && cable.to.device === hub.id)) continue;
-    if (!isInOrder(standing, from, output, place, wires)) continue;
-    for (const end of targetsIn(space, taken, from, hub)) {
-      if (closesLoop(standing, wires, output, end)) continue;
-      for (const wire of wiresBetween(space, room, output, end)) {
-        const isUsed = wire.lying && wires.some(({ lying }) => lying?.id === wire.lying?.id);
-        if (!isUsed) yield* joined(standing, rest, [...wires, wire]);
+
+  all(): readonly (readonly Wire[])[] {
+    this.join(0, []);
+    return this.found;
+  }
+
+  private join(at: number, wires: readonly Wire[]): void {
+    const output = this.outputs[at];
+    if (!this.canStillBe(at, wires)) return;
+    if (!output) {
+      this.found.push(wires);
+      return;
+    }
+    this.join(at + 1, wires);
+    const { space, hubs, room } = this.standing;
+    const from = hubs.find(({ id }) => id === output.device);
+    if (!from) return;
+    const taken = takenBy([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
+    for (const [place, hub] of hubs.entries()) {
+      if (hub === from || wires.some(({ cable }) => cable.from.device === from.id && cable.to.device === hub.id)) continue;
+      if (!isInOrder(this.standing, from, output, place, wires)) continue;
+      for (const end of targetsIn(space, taken, from, hub)) {
+        if (closesLoop(this.standing, wires, output, end)) continue;
+        for (const wire of wiresBetween(space, room, output, end)) {
+          const isUsed = wire.lying && wires.some(({ lying }) => lying?.id === wire.lying?.id);
+          if (!isUsed) this.join(at + 1, [...wires, wire]);
+        }
       }
     }
+  }
+
+  /** Whether what is asked of boxes and screens can still come of the outputs from one on. */
+  private canStillBe(at: number, wires: readonly Wire[]): boolean {
+    const { space, boxes } = this.standing;
+    const done = at > 0 && this.outputs[at - 1]?.device !== this.outputs[at]?.device ? this.outputs[at - 1]?.device : null;
+    const box = done ? boxes.find(({ device }) => device.id === done)?.device : undefined;
+    if (box && !showsOn(box, wires)) return false;
+    if (boxes.length < 2) return true;
+    const dark = space.screens.filter(({ id }) => !wires.some(({ cable }) => cable.to.device === id)).length;
+    return dark <= this.outputs.length - at;
   }
 }
 

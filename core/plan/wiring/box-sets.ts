@@ -38,30 +38,35 @@ export function reachesScreens({ screens }: WiringSpace, boxes: readonly BoxAtHa
   return links >= boxes.length - 1 && screens.every(({ id }) => wires.some(({ cable }) => cable.to.device === id));
 }
 
+/** A box that a picture goes into shows it on, and one that does nothing but share it out shows it on twice; its outputs alone tell. */
+export function showsOn(device: Device, wires: readonly Wire[]): boolean {
+  const outputs = hdmiOutputs(device);
+  if (outputs.length === 0 || inputKinds(device, NO_SOCKETS).length === 0) return true;
+  const lit = outputs.filter((port) => isWired(device, port, wires)).length;
+  return lit >= (soundOutputs(device).length === 0 && outputs.length > 1 ? 2 : 1);
+}
+
 /** Every box does something: something goes in, and what it is there for goes out. */
 export const isWhole = (space: WiringSpace, hubs: readonly Device[], boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean =>
   boxes.every(({ device }) => {
-    if (isGatherer(device) && !(isWanting(space, hubs, device, wires) && isHeard(space, hubs, device, wires))) return false;
-    const outputs = hdmiOutputs(device);
-    const hasInputs = inputKinds(device, NO_SOCKETS).length > 0;
-    const lit = outputs.filter((port) => isWired(device, port, wires)).length;
-    const goesIn = hasInputs || lit > 0 || wires.some(({ cable }) => cable.to.device === device.id);
-    const sounds = isUsedForSound(device, wires);
+    const takesPlayers = inputKinds(device, NO_SOCKETS).length > 0;
+    const sounds = soundOutputs(device);
+    const isUsedForSound = sounds.some((port) => isWired(device, port, wires));
     // Without a socket for a player it is there for the sound that leaves it, or for nothing.
-    if (!hasInputs && sounds !== true) return false;
-    const showsOn = !hasInputs || outputs.length === 0 || lit > 0;
-    return goesIn && showsOn && (sounds ?? (outputs.length < 2 || lit > 1));
+    if (!isUsedForSound && (sounds.length > 0 || !takesPlayers)) return false;
+    const isLit = hdmiOutputs(device).some((port) => isWired(device, port, wires));
+    const goesIn = takesPlayers || isLit || wires.some(({ cable }) => cable.to.device === device.id);
+    if (!goesIn || !showsOn(device, wires)) return false;
+    return !isGatherer(device) || (isWanting(space, hubs, device, wires) && isHeard(space, hubs, device, wires));
   });
 
-/** A box with outputs for sound has one of them in use; null for one that has none. */
-function isUsedForSound(device: Device, wires: readonly Wire[]): boolean | null {
-  const outputs = device.ports.filter((port) =>
+/** The sockets of a box that sound alone leaves by. */
+const soundOutputs = (device: Device): readonly Port[] =>
+  device.ports.filter((port) =>
     port.connector === "hdmi"
       ? port.direction === "in" && isSoundSocket(device, port)
       : port.direction === "out" && (SOUND_LEADS.has(port.connector) || THROUGH_AIR.has(port.connector)),
   );
-  return outputs.length ? outputs.some((port) => isWired(device, port, wires)) : null;
-}
 
 /** An HDMI input that no picture comes in by: sound goes out of it, as the return of a screen would. */
 const isSoundSocket = (device: Device, { id }: Port): boolean =>

@@ -62,12 +62,12 @@ const MOST_INPUTS = 15;
  * by hand, and that is a step of its own; and whoever speaks where no screen hears it, from behind a receiver, is never told from what
  * stands before it.
  */
-export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, { id: player, ...device }: Device, heard: Heard): number {
+export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, device: Device, heard: Heard): number {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
   const byHand = (...follows: readonly boolean[]) => easeAfter(follows.filter((one) => !one).length);
   return commonActs(space).reduce((sum, { act, weight }) => {
-    if (playerOfAct(space, act) !== player) return sum;
+    if (playerOfAct(space, act) !== device.id) return sum;
     switch (act.act) {
       case "wake":
         if (heard.anyScreen) return sum + weight * byHand(heard.system);
@@ -86,5 +86,5 @@ export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, { id:
 }
 
 /** It takes part in HDMI control with all settings that are planned. */
-const alwaysSpeaks = ({ speaksCec, control, settings }: Pick<Device, "speaksCec" | "control" | "settings">): boolean =>
+const alwaysSpeaks = ({ speaksCec, control, settings }: Device): boolean =>
   speaksCec && control.quirks.length === 0 && settings.every(({ key, options }) => key !== "cec" || options.includes("on"));

@@ -3,16 +3,17 @@ import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import type { Backbone } from "./backbones";
-import type { Passed } from "./caps";
 import { effortPoints, menuEffort } from "./effort";
+import { Falls } from "./falls";
 import { contentShare, rowPoints } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
 import { fulfils, hopePoints } from "./musts";
 import { mostOf, type Most } from "./most";
 import { pictureOnScreens, WHOLE_ON_ALL } from "./picture-on";
+import type { PlugsKnown } from "./plugs";
 import { reachOf } from "./reach";
 import { jobWith } from "./room-of";
-import { RowMemo } from "./row-memo";
+import { ByQuestions, Room, type Told } from "./by-questions";
 import type { WiringSpace } from "./space";
 import { BySwitches } from "./switches";
 import type { Weights } from "./weights";
@@ -22,13 +23,16 @@ export interface Measure {
   readonly space: WiringSpace;
   readonly weights: Weights;
   readonly most: Most;
-  readonly memo: RowMemo;
-  /** What passes of a device at most, by all that it is joined with. */
-  readonly kept: Map<string, Passed>;
+  /** The rows of devices in the rooms that were tried. */
+  readonly rows: ByQuestions<readonly Arrival[]>;
+  /** How much of its sound each content of a device could keep, and on how many screens it could be whole, in the rooms that were tried. */
+  readonly sounds: ByQuestions<readonly number[]>;
+  readonly pictures: ByQuestions<readonly number[]>;
+  readonly plugs: PlugsKnown;
   /** How easy the acts of a player are, by all on which that rests. */
   readonly ease: Map<string, number>;
-  /** How far the plugs of each player fell below their bounds, to know whom to work out first. */
-  readonly falls: Map<string, { readonly sum: number; readonly count: number }>;
+  /** How far plugs fell when they were looked into on a backbone, and when they were heard on a ground. */
+  readonly falls: { readonly looked: Falls; readonly heard: Falls };
 }
 
 /** A measure that has worked out nothing yet. */
@@ -36,16 +40,26 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   space,
   weights,
   most: mostOf(space, weights, WHOLE_ON_ALL),
-  memo: new RowMemo(),
-  kept: new Map(),
+  rows: new ByQuestions(),
+  sounds: new ByQuestions(),
+  pictures: new ByQuestions(),
+  plugs: new Map(),
   ease: new Map(),
-  falls: new Map(),
+  falls: { looked: new Falls(), heard: new Falls() },
 });
+
+/** The rows of a device in a room, from the full engine or from another room that is alike in all that they hang on. */
+export const rowsIn = ({ rows }: Pick<Measure, "rows">, job: Job, device: string): Told<readonly Arrival[]> =>
+  rows.of(new Room(job), device, () => {
+    const { rows: answer, asked } = arrivalsOnly(job, "planned", device);
+    return { answer, asked };
+  });
 
 /** The measure with bounds that know what each screen can show; it goes on remembering what was worked out. */
 export const sharpened = (measure: Measure): Measure => ({
   ...measure,
   most: mostOf(measure.space, measure.weights, pictureOnScreens(measure.space)),
+  plugs: new Map(),
 });
 
 /** A backbone with the settings of its hubs: what players are tried on. */
@@ -61,20 +75,17 @@ export interface Ground {
 }
 
 /** Every combination of the settings of a backbone's hubs, each with the rows that it has without players. */
-export function* groundsOf({ space, weights, memo }: Measure, backbone: Backbone): Generator<Ground> {
+export function* groundsOf(measure: Measure, backbone: Backbone): Generator<Ground> {
+  const { space, weights } = measure;
   const share = contentShare(space.job);
   const reach = reachOf(space, backbone);
   const sounding = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }) =>
     sources.length ? [{ id, told: new BySwitches<readonly Arrival[]>() }] : [],
   );
-  const playedBy = (id: string, job: Job) => {
-    const { rows, asked } = memo.rowsOf(job, id, () => arrivalsOnly(job, "planned", id));
-    return { answer: rows, asked };
-  };
   for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device)))) {
     const hubs = backbone.hubs.map((device) => withSettings(device, settings));
     const job = jobWith(space, hubs, backbone.wires);
-    const rows = sounding.flatMap(({ id, told }) => told.of(hubs, () => playedBy(id, job)).answer);
+    const rows = sounding.flatMap(({ id, told }) => told.of(hubs, () => rowsIn(measure, job, id)).answer);
     if (!leadsCarry(space, backbone, rows) || !isFulfilled(space, rows)) continue;
     const points =
       rowPoints(space, rows, share, weights) + hopesOf(space, rows) - effortPoints(menuEffort(backbone.hubs, settings), weights);

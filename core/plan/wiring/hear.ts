@@ -1,13 +1,14 @@
-import { arrivalsOnly, type Arrival, type Question } from "@/core/chain";
-import type { Device } from "@/core/device";
+import type { Arrival, Question } from "@/core/chain";
+import type { Content, Device } from "@/core/device";
 import { addEffort, effortPoints, menuEffort, wireEffort, type Effort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
-import type { Ground, Measure } from "./grounds";
+import { rowsIn, type Ground, type Measure } from "./grounds";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
 import { fulfils, hopePoints, hopesAtMost } from "./musts";
 import type { Plug } from "./plugs";
 import { isSeenAlone } from "./reach";
 import { jobWith } from "./room-of";
+import type { WiringSpace } from "./space";
 import { standInOf } from "./stand-in";
 import { ACTS_SHARE, soundKept } from "./weights";
 import type { Wire } from "./wires";
@@ -29,18 +30,21 @@ export interface Heard {
 }
 
 /**
- * Sends the sound and picture of a player through the full engine, with its settings in order; once all of its sound is whole no others
- * are looked at. Nothing is heard where it cannot fulfil what is wished of it, or is not plugged.
- * With it come the questions that all of it hangs on.
+ * Sends the sound and picture of a player through the full engine, with its settings in order. What a player sends for sound does not
+ * touch its picture: once no content could sound better, only settings that ask for fewer menus are looked at. Nothing is heard where it
+ * cannot fulfil what is wished of it, or is not plugged. With it come the questions that all of it hangs on.
+ * @param mostSounds how much of its sound each content could keep at most, in the order of its contents; all of it where nothing is told
  */
 export function hear(
-  { space, weights, memo }: Measure,
+  measure: Measure,
   ground: Ground,
-  { player: id, wire: own }: Plug,
+  { player: id, wire: own, kind }: Plug,
+  mostSounds: readonly number[] = [],
 ): { readonly answer: readonly Heard[]; readonly asked: readonly Question[] } {
+  const { space, weights } = measure;
   const player = space.players.find((one) => one.id === id);
-  if (!player || !own) return { answer: [], asked: [] };
-  const { device: standIn, wire } = standInOf(space, player, own);
+  if (!player || !own || !kind) return { answer: [], asked: [] };
+  const { device: standIn, wire } = standInOf(space, player, { wire: own, kind });
   const share = contentShare(space.job);
   const laying = wireEffort(space, own);
   // What can be watched alone hangs on wires, and on no setting of the player.
@@ -48,19 +52,22 @@ export function hear(
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const heard: Heard[] = [];
   const questions = new Set<Question>();
+  let fewestMinutes = Infinity;
   for (const settings of combinations(choicesOf(player, false))) {
+    const menus = menuEffort([player], settings);
+    if (menus.minutes >= fewestMinutes) continue;
     const set = withSettings(
       standIn,
       settings.map((choice) => ({ ...choice, device: standIn.id })),
     );
     const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [set]);
-    const { rows, asked } = memo.rowsOf(job, standIn.id, () => arrivalsOnly(job, "planned", standIn.id));
+    const { answer: rows, asked } = rowsIn(measure, job, standIn.id);
     for (const question of asked) questions.add(question);
     if (!fulfils(space, id, rows)) continue;
-    const effort = addEffort(laying, menuEffort([player], settings));
+    const effort = addEffort(laying, menus);
     const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(effort, weights);
     // The points of the same rows, were all their sound whole.
-    const whole = rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player) * share * weights.sound;
+    const whole = rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player).length * share * weights.sound;
     heard.push({
       settings,
       effort,
@@ -71,10 +78,15 @@ export function hear(
       points,
       most: whole + hopesAtMost(space, id) + alone - effortPoints(laying, weights),
     });
-    // What a player sends for sound does not touch its picture: once all of its sound is whole nothing else is worth trying.
-    if (player.control.quirks.length === 0 && rows.every((row) => soundKept(space.job, row) === 1)) break;
+    if (player.control.quirks.length === 0 && soundsBest(space, standIn, rows, mostSounds)) fewestMinutes = menus.minutes;
   }
   return { answer: heard, asked: [...questions] };
 }
 
-const contentsOf = ({ sources }: Device): number => sources.reduce((sum, { contents }) => sum + contents.length, 0);
+/** Every content sounds as well as it could at most. */
+function soundsBest(space: WiringSpace, player: Device, rows: readonly Arrival[], most: readonly number[]): boolean {
+  const contents = contentsOf(player);
+  return rows.every((row) => soundKept(space.job, row) >= (most[contents.indexOf(row.content)] ?? 1) - 1e-9);
+}
+
+const contentsOf = ({ sources }: Device): readonly Content[] => sources.flatMap(({ contents }) => contents);

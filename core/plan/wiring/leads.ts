@@ -1,7 +1,7 @@
 import { classesJoining, type CableClass } from "@/core/facts";
 import type { Device } from "@/core/device";
 import { runBetween, type Job } from "@/core/job";
-import { socketKey, takenBy } from "./sockets";
+import { isTaken, takenBy } from "./sockets";
 import type { WiringSpace } from "./space";
 import { wiresBetween, type Wire } from "./wires";
 
@@ -62,7 +62,7 @@ function leadsInto(
           { device: target.id, port: input.id },
         ];
         const key = `${hub.id} ${port.id} ${input.connector}`;
-        if (seen.has(key) || taken.has(socketKey(from)) || taken.has(socketKey(to))) return [];
+        if (seen.has(key) || isTaken(taken, from) || isTaken(taken, to)) return [];
         if (classesJoining(port.connector, input.connector).length === 0) return [];
         seen.add(key);
         return wiresBetween(space, room, from, to);

@@ -34,7 +34,7 @@ export interface KeptAtMost {
 }
 
 /** How much of its sound each content of a device can keep at best, 0 to 1, in the order of its contents. */
-export type SoundsOf = (device: Device, reachFrom: (source: CableEnd) => Reach) => readonly number[];
+export type SoundsOf = (device: Device) => readonly number[];
 
 /**
  * Caps for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
@@ -49,7 +49,7 @@ export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureO
     ofOwn: (hubs, reachFrom, soundsOf) =>
       [...hubs, ...space.fixedDevices].reduce((sum, device) => {
         const { id, sources } = device;
-        const sounds = soundsOf?.(device, reachFrom);
+        const sounds = soundsOf?.(device);
         const contents = sources.flatMap((source) => source.contents.map((content) => ({ content, port: source.id })));
         const kept = contents.reduce((total, { content, port }, index) => {
           const passes = reachFrom({ device: id, port }).sounds || isFromScreen(space, content);

@@ -1,5 +1,6 @@
 import { bestAssignment } from "./assignment";
 import type { Caps } from "./caps";
+import type { Falls } from "./falls";
 import type { Ground, Measure } from "./grounds";
 import type { Plug } from "./plugs";
 import type { School } from "./schools";
@@ -43,6 +44,10 @@ export class Worth {
     return this.options.get(plug);
   }
 
+  get falls(): Falls {
+    return this.measure.falls.heard;
+  }
+
   /** How many steps a plug has been worked out. */
   stepsOf(plug: Plug): number {
     return this.options.has(plug) ? 3 : this.heard.has(plug) ? 2 : Number(this.caps.isLooked(plug));
@@ -51,12 +56,6 @@ export class Worth {
   /** The switches on which all that was heard so far hangs; what was judged hangs on those for control as well. */
   get switches(): readonly Switch[] {
     return [...this.asked.values()];
-  }
-
-  /** How far plugs of its player fell below their bound so far. */
-  expectedFall({ player }: Plug): number {
-    const { sum = 0, count = 1 } = this.measure.falls.get(player) ?? {};
-    return sum / count;
   }
 
   /** Works a plug out one step further. */
@@ -75,8 +74,7 @@ export class Worth {
     this.heard.set(plug, heard);
     for (const one of switches) this.asked.set(`${one.device} ${one.key}`, one);
     if (heard.length) this.keep(plug, Math.max(...heard.map(({ most }) => most)) + this.caps.actsOf(plug));
-    const falls = this.measure.falls.get(plug.player) ?? { sum: 0, count: 0 };
-    this.measure.falls.set(plug.player, { sum: falls.sum + before - Math.max(0, this.of(plug)), count: falls.count + 1 });
+    this.measure.falls.heard.note(plug.player, before - Math.max(0, this.of(plug)));
   }
 
   private judge(plug: Plug, heard: readonly Heard[]): void {
@@ -107,8 +105,8 @@ export function bestSettled(
     // Whoever fell furthest below what its reach allows so far is worked out first: then it is soon seen that nothing is to be won here.
     const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
     const least = Math.min(...open.map((plug) => worth.stepsOf(plug)));
-    const next = open.filter((plug) => worth.stepsOf(plug) === least).toSorted((a, b) => worth.expectedFall(b) - worth.expectedFall(a));
-    next.slice(0, Math.ceil(tables.length / 4)).forEach((plug) => worth.advance(plug));
+    const next = open.filter((plug) => worth.stepsOf(plug) === least);
+    worth.falls.furthest(next, tables.length).forEach((plug) => worth.advance(plug));
   }
 }
 
@@ -155,14 +153,21 @@ export function divided({ tables, found, bound: _, ...place }: Node, floor: numb
   });
 }
 
-/** At most so much players bring on a backbone, looked into only where it counts; -Infinity where they cannot all be placed. */
-export function mostOfPlayers(tables: Tables, caps: Caps, floor: number): number {
+/**
+ * At most so much players bring on a backbone; -Infinity where they cannot all be placed. It is looked into no further than it takes to
+ * see that it is not more than the floor.
+ */
+export function mostOfPlayers(tables: Tables, caps: Caps, falls: Falls, floor: number): number {
   for (;;) {
     const found = assign(tables, (plug) => caps.of(plug));
     if (!found) return -Infinity;
     const open = found.plugs.filter((plug) => !caps.isLooked(plug));
     if (open.length === 0 || found.worth <= floor) return found.worth;
-    open.forEach((plug) => caps.look(plug));
+    for (const plug of falls.furthest(open, tables.length)) {
+      const before = caps.of(plug);
+      caps.look(plug);
+      falls.note(plug.player, before - caps.of(plug));
+    }
   }
 }
 

@@ -1,6 +1,6 @@
-import { picturesOf, solve } from "@/core/chain";
+import { picturesOf, solve, type Rig } from "@/core/chain";
 import type { Device } from "@/core/device";
-import type { Cable, Job } from "@/core/job";
+import type { Cable } from "@/core/job";
 import { choicesOf, withSettings } from "./hub-settings";
 import { inputKinds, NO_SOCKETS } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
@@ -40,17 +40,23 @@ function keptDirectly(space: WiringSpace, playerId: string, screenId: string): r
  * On how many screens each content of a player is whole at most in a room, one that loses something counting half, in the order of its
  * contents. A picture that a switch shuts could come with another setting, and counts whole.
  */
-export const pictureAtMost = (job: Job, player: string): readonly number[] =>
-  picturesOf(job, "planned", player).map(({ seen }) =>
-    seen.reduce((sum, { picture, losses }) => sum + (picture && losses.length > 0 ? 0.5 : 1), 0),
-  );
+export const pictureAtMost = (rig: Rig, player: string): readonly number[] =>
+  picturesOf(rig, player).map(({ seen }) => seen.reduce((sum, { picture, losses }) => sum + (picture && losses.length > 0 ? 0.5 : 1), 0));
+
+/** Devices are never changed in place, so each is set as planned once. */
+const planned = new WeakMap<Device, Device>();
 
 /** With the first of the values that are planned; where there are several they are about sound. */
-export const asPlanned = (device: Device): Device =>
-  withSettings(
+export function asPlanned(device: Device): Device {
+  const known = planned.get(device);
+  if (known) return known;
+  const set = withSettings(
     device,
     choicesOf(device, false).flatMap(([first]) => first ?? []),
   );
+  planned.set(device, set);
+  return set;
+}
 
 function keptIn(space: WiringSpace, player: Device, screen: Device, port: string): readonly number[] {
   const plug = hdmiOut(player);

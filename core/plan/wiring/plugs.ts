@@ -1,3 +1,5 @@
+import type { Device } from "@/core/device";
+import type { Job } from "@/core/job";
 import { hasBond } from "./bonds";
 import type { Backbone } from "./backbones";
 import type { Measure } from "./grounds";
@@ -26,36 +28,48 @@ export interface Plugs {
   readonly sounds: boolean;
 }
 
-export function plugsOf({ space, most }: Measure, backbone: Backbone): Plugs {
+/** Plugs of each player into kinds of sockets, by all that they hang on: they come up again on most backbones. */
+export type PlugsKnown = Map<string, readonly (readonly Plug[])[]>;
+
+export function plugsOf(measure: Measure, backbone: Backbone): Plugs {
+  const { space, most } = measure;
   const taken = takenBy([...space.fixedCables, ...backbone.wires.map(({ cable }) => cable)]);
   const reach = reachOf(space, backbone);
-  const kinds = backbone.hubs.flatMap((hub) =>
-    inputKinds(hub, taken).map((kind) => ({ hub, kind, reach: reach({ device: hub.id, port: kind.ports[0] ?? "" }) })),
+  let room: Job | undefined;
+  const byKind = backbone.hubs.flatMap((hub) =>
+    inputKinds(hub, taken).map((kind) => {
+      const reached = reach({ device: hub.id, port: kind.ports[0] ?? "" });
+      const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${[...reached.screens].join()}`;
+      const known =
+        measure.plugs.get(key) ?? plugsInto(measure, (room ??= jobWith(space, backbone.hubs, [], space.players)), hub, kind, reached);
+      measure.plugs.set(key, known);
+      return { known, reached };
+    }),
   );
-  const room = jobWith(space, backbone.hubs, [], space.players);
-  const tables = space.players.map((player): readonly Plug[] => {
-    const plug = hdmiOut(player);
-    const unplugged: Plug = { player: player.id, kind: null, wire: null, reach: null, most: most.ofPlayer(player.id, null) };
-    if (!plug) return [unplugged];
-    const sits = (hub: string) => space.lying.find(({ from, to }) => from.device === player.id && to.device === hub)?.to.port;
-    return [
-      unplugged,
-      ...kinds.flatMap(({ hub, kind, reach: reached }) => {
-        if (hasBond(space, player.id, hub, kind)) return [];
-        const port = kind.ports.find((id) => id === sits(hub.id)) ?? kind.ports[0] ?? "";
-        return wiresBetween(space, room, { device: player.id, port: plug.id }, { device: hub.id, port }).map((wire): Plug => ({
-          player: player.id,
-          kind,
-          wire,
-          reach: reached,
-          most: most.ofPlayer(player.id, { reach: reached, wire }),
-        }));
-      }),
-    ];
-  });
+  const tables = space.players.map(({ id }, index): readonly Plug[] => [
+    { player: id, kind: null, wire: null, reach: null, most: most.ofPlayer(id, null) },
+    ...byKind.flatMap(({ known }) => known[index] ?? []),
+  ]);
   const sources = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources: own }) =>
     own.map((source) => ({ device: id, port: source.id })),
   );
-  const sounds = kinds.some((kind) => kind.reach.sounds) || sources.some((source) => reach(source).sounds);
+  const sounds = byKind.some(({ reached }) => reached.sounds) || sources.some((source) => reach(source).sounds);
   return { tables, ownMost: most.ofOwn(backbone.hubs, reach), sounds };
+}
+
+/** The ways to plug each player into a kind of socket from where something is reached; none where it has no HDMI or may not sit there. */
+function plugsInto({ space, most }: Measure, room: Job, hub: Device, kind: SocketKind, reach: Reach): readonly (readonly Plug[])[] {
+  return space.players.map((player) => {
+    const plug = hdmiOut(player);
+    if (!plug || hasBond(space, player.id, hub, kind)) return [];
+    const sits = space.lying.find(({ from, to }) => from.device === player.id && to.device === hub.id)?.to.port;
+    const port = kind.ports.find((id) => id === sits) ?? kind.ports[0] ?? "";
+    return wiresBetween(space, room, { device: player.id, port: plug.id }, { device: hub.id, port }).map((wire): Plug => ({
+      player: player.id,
+      kind,
+      wire,
+      reach,
+      most: most.ofPlayer(player.id, { reach, wire }),
+    }));
+  });
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { device, room, set } from "@/demo/room-under-test";
 import type { Job } from "@/core/job";
-import { backbonesOf, type Backbone } from "./backbones";
+import type { Backbone } from "./backbones";
 import { newMeasure, sharpened } from "./grounds";
 import { pictureOnScreens } from "./picture-on";
 import { plugsOf } from "./plugs";
@@ -33,21 +33,6 @@ describe("what is reached from a socket", () => {
     // A splitter hands no return on, and the screen is joined by nothing else.
     expect(reach({ device: "tv", port: "hdmi1" }).sounds).toBe(false);
   });
-});
-
-test("what is joined otherwise is never taken for the same: fibres in place of copper over the same way", () => {
-  const far = room([
-    { ...device("projector", "projector"), room: "screen" },
-    { ...device("receiver-72", "receiver"), room: "rack" },
-    { ...device("disc-player-4k", "disc"), room: "rack" },
-  ]);
-  const run = { id: "wall", between: ["rack", "screen"] as [string, string], allowed: true, lengthM: 15 };
-  const rooms = ["screen", "rack"].map((id) => ({ id, name: id, seats: 0 }));
-  const space = spaceWith({ ...far, rooms, brief: { ...far.brief, runs: [run] } });
-  const ways = [...backbonesOf(space)].filter(({ wires }) => wires.some(({ cable }) => cable.to.device === "projector"));
-  expect(new Set(ways.flatMap(({ wires }) => wires.map(({ cable }) => cable.class)))).toContain("hybrid-optical-hdmi");
-  const joined = ways.map((one) => reachOf(space, one)({ device: "receiver", port: "hdmi-in1" }).joined);
-  expect(new Set(joined).size).toBe(ways.length);
 });
 
 describe("a player that is watched while the sound system sleeps", () => {

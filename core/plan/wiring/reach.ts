@@ -10,8 +10,6 @@ export interface Reach {
   readonly screens: ReadonlySet<string>;
   /** Whether sound comes to the sound system's speakers, forward or by a return channel. */
   readonly sounds: boolean;
-  /** Everything that the socket is joined with by cables, as a key: from where all of it is alike the same can arrive. */
-  readonly joined: string;
 }
 
 /**
@@ -54,32 +52,10 @@ interface Joined {
 export function reachOf(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEnd) => Reach {
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
   const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-  const known = new Map<string, string>();
-  const joinedWith = (device: string): string => {
-    const key = known.get(device) ?? joinedTo(devices, far, device);
-    known.set(device, key);
-    return key;
-  };
   return (socket) => ({
     screens: reached(devices, far, socket, "picture"),
     sounds: reached(devices, far, socket, "sound").has(space.system.id),
-    joined: `${socketKey(socket)} ${joinedWith(socket.device)}`,
   });
-}
-
-/** Every cable by which a device is joined with others, straight or through them. */
-function joinedTo(devices: ReadonlyMap<string, Device>, far: ReadonlyMap<string, FarEnd>, device: string): string {
-  const met = new Set([device]);
-  const cables = new Set<string>();
-  for (const id of met)
-    for (const port of devices.get(id)?.ports ?? []) {
-      const next = far.get(socketKey({ device: id, port: port.id }));
-      if (!next) continue;
-      const { from, to, class: kind, lengthM, returnWires, controlWire } = next.cable;
-      cables.add(`${socketKey(from)}>${socketKey(to)} ${kind} ${lengthM} ${returnWires} ${controlWire}`);
-      met.add(next.end.device);
-    }
-  return [...cables].toSorted().join("|");
 }
 
 /** The devices at whose end a route of a kind comes out: on the display, or from the speakers. */

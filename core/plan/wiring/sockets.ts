@@ -7,47 +7,74 @@ export interface SocketKind {
   readonly ports: readonly string[];
 }
 
-/** The kinds of a device as it comes: hubs get other settings in a search, never other sockets. */
-const gathered = new WeakMap<readonly Port[], readonly (readonly string[])[]>();
+/** Which sockets of a device are gathered into kinds. */
+type Gathering = (device: Device, port: HdmiPort) => boolean;
+
+const takesPictures: Gathering = (device, { id }) => leadsOn(device, id);
+const hasReturn: Gathering = (_device, { returns }) => returns !== "none" && returns !== null;
 
 /** The HDMI inputs of a device that take a picture in and are free, by kinds. Equal sockets are told once: that breaks the symmetry. */
-export function inputKinds(device: Device, taken: TakenSockets): readonly SocketKind[] {
-  const kinds = gathered.get(device.ports) ?? byLikeness(device, (port) => leadsOn(device, port.id));
-  gathered.set(device.ports, kinds);
-  return freeOf(device.id, kinds, taken);
-}
-
-const returning = new WeakMap<readonly Port[], readonly (readonly string[])[]>();
+export const inputKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, takesPictures, taken);
 
 /** The free HDMI inputs of a device that have a return channel, by kinds, those of boxes that play the screen's part included. */
-export function returnKinds(device: Device, taken: TakenSockets): readonly SocketKind[] {
-  const kinds = returning.get(device.ports) ?? byLikeness(device, ({ returns }) => returns !== "none" && returns !== null);
-  returning.set(device.ports, kinds);
-  return freeOf(device.id, kinds, taken);
+export const returnKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, hasReturn, taken);
+
+function freeOf(device: Device, gathering: Gathering, taken: TakenSockets): readonly SocketKind[] {
+  const kinds = kindsOf(device, gathering);
+  const used = taken.get(device.id);
+  if (!used) return kinds;
+  return kinds.flatMap((kind) => {
+    const free = kind.ports.filter((port) => !used.has(port));
+    if (free.length === kind.ports.length) return [kind];
+    return free.length ? [{ device: device.id, ports: free }] : [];
+  });
 }
 
-function byLikeness(device: Device, isMeant: (port: HdmiPort) => boolean): readonly (readonly string[])[] {
+/** The kinds of a device as it comes: hubs get other settings in a search, never other sockets. */
+const gathered = new WeakMap<readonly Port[], Map<Gathering, readonly SocketKind[]>>();
+
+function kindsOf(device: Device, gathering: Gathering): readonly SocketKind[] {
+  const known = gathered.get(device.ports) ?? new Map<Gathering, readonly SocketKind[]>();
+  gathered.set(device.ports, known);
+  const found = known.get(gathering);
+  // Devices may have been made with the same sockets.
+  if (found?.every((kind) => kind.device === device.id)) return found;
+  const kinds = byLikeness(device, gathering);
+  known.set(gathering, kinds);
+  return kinds;
+}
+
+function byLikeness(device: Device, gathering: Gathering): readonly SocketKind[] {
   const kinds = new Map<string, string[]>();
   for (const port of device.ports) {
-    if (port.connector !== "hdmi" || port.direction !== "in" || !isMeant(port)) continue;
+    if (port.connector !== "hdmi" || port.direction !== "in" || !gathering(device, port)) continue;
     const key = likenessOf(device, port);
-    kinds.set(key, [...(kinds.get(key) ?? []), port.id]);
+    const known = kinds.get(key);
+    if (known) known.push(port.id);
+    else kinds.set(key, [port.id]);
   }
-  return [...kinds.values()];
+  return [...kinds.values()].map((ports) => ({ device: device.id, ports }));
 }
 
-const freeOf = (device: string, kinds: readonly (readonly string[])[], taken: TakenSockets): readonly SocketKind[] =>
-  kinds.flatMap((ports) => {
-    const free = ports.filter((port) => !taken.has(socketKey({ device, port })));
-    return free.length ? [{ device, ports: free }] : [];
-  });
-
-/** Sockets in which a cable sits, by their keys. */
-export type TakenSockets = ReadonlySet<string>;
-export const NO_SOCKETS: TakenSockets = new Set();
+/** Sockets in which a cable sits, by their device. */
+export type TakenSockets = ReadonlyMap<string, ReadonlySet<string>>;
+export const NO_SOCKETS: TakenSockets = new Map();
 export const socketKey = ({ device, port }: CableEnd): string => `${device} ${port}`;
-export const takenBy = (cables: readonly Pick<Cable, "from" | "to">[]): TakenSockets =>
-  new Set(cables.flatMap(({ from, to }) => [socketKey(from), socketKey(to)]));
+export const isTaken = (taken: TakenSockets, { device, port }: CableEnd): boolean => taken.get(device)?.has(port) ?? false;
+
+export function takenBy(cables: readonly Pick<Cable, "from" | "to">[]): TakenSockets {
+  const taken = new Map<string, Set<string>>();
+  const take = ({ device, port }: CableEnd) => {
+    const known = taken.get(device);
+    if (known) known.add(port);
+    else taken.set(device, new Set([port]));
+  };
+  for (const { from, to } of cables) {
+    take(from);
+    take(to);
+  }
+  return taken;
+}
 
 /** Something inside leads on from it: the sound output of a box that is shaped as an input takes no player. */
 const leadsOn = (device: Device, port: string): boolean =>

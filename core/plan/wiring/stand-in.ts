@@ -1,23 +1,39 @@
 import type { Device } from "@/core/device";
+import type { SocketKind } from "./sockets";
 import type { WiringSpace } from "./space";
 import type { Wire } from "./wires";
 
 /** Who stands for each player of a space, worked out once. */
 const known = new WeakMap<WiringSpace, ReadonlyMap<string, Device>>();
 
-/** The same wire from another player's plug, made once, so that what is remembered of it is found again. */
-const moved = new WeakMap<Wire, Wire>();
+/** For each space the wires of those that stand for others, by all that is true of them, so that what is remembered of one is found again. */
+const wired = new WeakMap<WiringSpace, Map<string, Wire>>();
+
+/** A player with the wire by which it is plugged. */
+export interface Standing {
+  readonly device: Device;
+  readonly wire: Wire;
+}
 
 /**
- * The player that stands for another one that is alike in everything but its name, so that what comes of both in a socket is worked out
- * once. The first player of a room stands for itself alone: on it hang the acts that are about no player.
+ * The player that stands for another one that is alike in everything but its name, in the first of the sockets that are alike, so that
+ * what comes of all of them is worked out once. The first player of a room stands for itself alone: on it hang the acts that are about
+ * no player.
  */
-export function standInOf(space: WiringSpace, player: Device, wire: Wire): { readonly device: Device; readonly wire: Wire } {
+export function standInOf(
+  space: WiringSpace,
+  player: Device,
+  { wire, kind }: { readonly wire: Wire; readonly kind: SocketKind },
+): Standing {
   const device = (known.get(space) ?? pairUp(space)).get(player.id) ?? player;
-  if (device.id === player.id) return { device, wire };
   const { cable, lying } = wire;
-  const same = moved.get(wire) ?? { cable: { ...cable, from: { ...cable.from, device: device.id } }, lying };
-  moved.set(wire, same);
+  const [port = cable.to.port] = kind.ports;
+  const wires = wired.get(space) ?? new Map<string, Wire>();
+  wired.set(space, wires);
+  const { from, to, class: sort, lengthM, returnWires, controlWire, direction } = cable;
+  const key = `${device.id} ${from.port} ${to.device} ${port} ${sort} ${lengthM} ${returnWires} ${controlWire} ${direction}`;
+  const same = wires.get(key) ?? { cable: { ...cable, from: { ...from, device: device.id }, to: { ...to, port } }, lying };
+  wires.set(key, same);
   return { device, wire: same };
 }
 

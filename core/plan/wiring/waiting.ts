@@ -39,10 +39,10 @@ export function waitingOf(measure: Measure, backbone: Backbone, schools: readonl
 }
 
 /** A backbone looked into as far as it takes to see that it cannot beat what stands, or else all of its best assignment. */
-export function lookedInto({ space, most }: Measure, waiting: Waiting, standing: number): Waiting {
+export function lookedInto({ space, most, falls }: Measure, waiting: Waiting, standing: number): Waiting {
   const { backbone, tables, caps, before } = waiting;
   const own = most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
-  const players = mostOfPlayers(tables, caps, standing - before - own);
+  const players = mostOfPlayers(tables, caps, falls.looked, standing - before - own);
   return { ...waiting, players, bound: before + own + players, isLookedInto: true };
 }
 
