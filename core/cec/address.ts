@@ -13,6 +13,12 @@ export function bytesOfAddress(address: PhysicalAddress): readonly [number, numb
   return [(a << 4) | b, (c << 4) | d];
 }
 
+/** A number by which addresses are in the order of the tree: input by input, from the screen down. */
+export function placeInTree(address: PhysicalAddress): number {
+  const [high, low] = bytesOfAddress(address);
+  return (high << 8) | low;
+}
+
 /** Whether a device can stand there: no number after the first zero. */
 export function isPossible(address: PhysicalAddress): boolean {
   const steps = address.split(".").map(Number);

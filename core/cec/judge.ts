@@ -48,12 +48,13 @@ export function judgeAct(household: Household, act: Act, seed = 1): JudgedAct | 
   if (!played) return null;
   const verdict = verdictOf(household, played, seed);
   const steps = verdict.verdict === "with-a-step" ? verdict.steps : [];
+  const course = BRINGS.has(act.act) ? courseOf(household, played) : [];
   return {
     act,
     played,
     verdict,
-    pictureMs: act.act === "music" ? null : settledMs(household, played, (misses) => !misses.some(({ miss }) => PICTURE.has(miss))),
-    soundMs: settledMs(household, played, (misses) => !misses.some(({ miss }) => SOUND.has(miss) || PICTURE.has(miss))),
+    pictureMs: act.act === "music" ? null : settledMs(course, (misses) => !misses.some(({ miss }) => PICTURE.has(miss))),
+    soundMs: settledMs(course, (misses) => !misses.some(({ miss }) => SOUND.has(miss) || PICTURE.has(miss))),
     remotes: [
       ...new Set([...(act.act === "night-update" ? [] : played.pressed.map(({ device }) => device)), ...steps.map(({ device }) => device)]),
     ],
@@ -232,12 +233,17 @@ function stepsFor(
   });
 }
 
+/** What is not as wished at each moment of an act. */
+type Course = readonly { readonly tMs: number; readonly misses: readonly Miss[] }[];
+
+const courseOf = (household: Household, played: Played): Course =>
+  momentsOf(played).map(({ tMs, stations }) => ({ tMs, misses: missesOf(household, played, stations) }));
+
 /** When the wish began to hold and held to the end. */
-function settledMs(household: Household, played: Played, holds: (misses: readonly Miss[]) => boolean): number | null {
-  if (!BRINGS.has(played.act.act)) return null;
+function settledMs(course: Course, holds: (misses: readonly Miss[]) => boolean): number | null {
   let since: number | null = null;
-  for (const { tMs, stations } of momentsOf(played)) {
-    if (!holds(missesOf(household, played, stations))) since = null;
+  for (const { tMs, misses } of course) {
+    if (!holds(misses)) since = null;
     else since ??= tMs;
   }
   return since;

@@ -2,7 +2,7 @@ import type { CecKind } from "@/core/facts";
 import { makeRig, returnChannel, solve, type Solved } from "@/core/chain";
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
 import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
-import { childAddress, NOWHERE } from "./address";
+import { childAddress, NOWHERE, placeInTree } from "./address";
 import { claimAddresses, type Claims } from "./claims";
 import { soundWaysOf, type SoundWay } from "./sound-of";
 import type { Nature, Station } from "./station";
@@ -70,7 +70,7 @@ function offTheBus(device: Device): Station {
 const OFF_THE_BUS = -1;
 
 const inTreeOrder = (nodes: readonly BusNode[]): readonly string[] =>
-  [...nodes].sort((a, b) => a.address.localeCompare(b.address, "en", { numeric: true })).map(({ device }) => device);
+  [...nodes].sort((a, b) => placeInTree(a.address) - placeInTree(b.address)).map(({ device }) => device);
 
 const asleep = (nature: Nature): Station => ({
   nature,

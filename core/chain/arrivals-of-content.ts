@@ -10,7 +10,7 @@ import { pictureArrival, pictureWays, type PictureArrival, type PictureWay } fro
 import { lostToDecodeMode } from "./play";
 import { compareStreams, idealForms } from "./quality";
 import type { Loss, Reason } from "./reason";
-import { litBy, type Rig } from "./rig";
+import type { Rig } from "./rig";
 import { wishCautions } from "./wish-cautions";
 import { streamOf, type Stream } from "./stream";
 import { furthestReached, waysTo } from "./way";
@@ -32,7 +32,7 @@ export function arrivalsOfContent(
   const ways = pictureWays(rig, device, source.id);
   const shown: readonly (PictureWay | null)[] = ways.length === 0 ? [null] : content.picture ? ways : ways.slice(0, 1);
   return shown.map((way) =>
-    arrivalOf(way ? litBy(rig, way.outputs) : rig, {
+    arrivalOf(way ? rig.litBy(way.outputs) : rig, {
       device,
       source,
       content,
@@ -63,9 +63,8 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
   const { device, source, content, system } = row;
   const screen = row.picture?.screen;
   const picture = row.picture ? pictureArrival(rig, device, row.picture, content) : null;
-  const tracks = content.tracks.map(streamOf);
   const best = system ? (idealForms(content, system)[0] ?? null) : null;
-  const followed = system ? bestWay(rig, device, source.id, tracks, system) : null;
+  const followed = system ? bestWay(rig, device, source.id, content, system) : null;
   const verdict = verdictOf(followed, best, content, picture, system);
   const lipSyncMs =
     followed?.arrives && followed.delayMs !== null && picture?.picture && picture.delayMs !== null
@@ -99,12 +98,20 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),
     picture: picture?.picture ?? null,
     pictureLosses: picture?.losses ?? [],
-    screenSpeakers: isAll ? screenSpeakers(rig, row, tracks) : null,
+    screenSpeakers: isAll ? screenSpeakers(rig, row) : null,
   };
 }
 
 /** The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, and the one with the fewest obstacles. */
-function bestWay(rig: Rig, device: Device, source: string, tracks: readonly Stream[], system: Device): Followed | null {
+function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
+  // On screens between which no sound is switched the sound is the same.
+  const lit = [...rig.litOutputs].map(([box, output]) => `${box} ${output}`).join();
+  const key = `best ${device.id} ${source} ${content.id} ${system.id} ${lit}`;
+  return rig.recall(key, () => chooseWay(rig, device, source, content, system), null);
+}
+
+function chooseWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
+  const tracks = content.tracks.map(streamOf);
   const order = (a: Followed, b: Followed): number =>
     compareStreams(b.arrives, a.arrives, system) ||
     Number(isUnknown(b)) - Number(isUnknown(a)) ||
@@ -159,8 +166,8 @@ function whyNoWay(rig: Rig, device: Device, source: Source, system: Device): Rea
 }
 
 /** What the speakers of the screen itself play of a source, where the screen is not the chosen sound system. */
-function screenSpeakers(rig: Rig, { device, source, picture, system }: Row, tracks: readonly Stream[]) {
+function screenSpeakers(rig: Rig, { device, source, content, picture, system }: Row) {
   const screen = picture?.screen;
   if (!screen?.speakers || screen.id === system?.id) return null;
-  return bestWay(rig, device, source.id, tracks, screen)?.plays ?? null;
+  return bestWay(rig, device, source.id, content, screen)?.plays ?? null;
 }

@@ -3,7 +3,7 @@ import { demoJob } from "@/demo/demo-jobs";
 import { Device, fromShelfOrThrow, type Condition } from "@/core/device";
 import type { Job } from "@/core/job";
 import { gateOf } from "./conditions";
-import { litBy, makeRig } from "./rig";
+import { makeRig } from "./rig";
 
 const hall = demoJob("village-hall");
 const matrix = (settings: Readonly<Record<string, string | null>> = {}): Device => {
@@ -14,7 +14,7 @@ const matrix = (settings: Readonly<Record<string, string | null>> = {}): Device 
 const ask = (device: Device, conditions: readonly Condition[], lit?: string) => {
   const job: Job = { ...hall, devices: hall.devices.map((one) => (one.id === device.id ? device : one)) };
   const rig = makeRig(job, "planned");
-  return gateOf(lit ? litBy(rig, new Map([[device.id, lit]])) : rig, device, conditions);
+  return gateOf(lit ? rig.litBy(new Map([[device.id, lit]])) : rig, device, conditions);
 };
 const OPEN = { reason: null, fact: null };
 

@@ -10,7 +10,7 @@ import type { Cable, CableEnd, Job } from "@/core/job";
 export interface Rig {
   readonly job: Job;
   readonly state: SettingState;
-  /** For a box with several outputs: the one that leads to the screen in use. */
+  /** For a box with several outputs whose sound can follow the screen in use: the one that leads there. */
   readonly litOutputs: ReadonlyMap<string, string>;
   device(id: string): Device | undefined;
   port(end: CableEnd): Port | undefined;
@@ -20,6 +20,8 @@ export interface Rig {
   at(state: SettingState): Rig;
   /** Computes once and remembers, together with the questions that were asked meanwhile; a question within itself gets `meanwhile`. */
   recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer;
+  /** The same rig while another screen is in use; what it remembers is shared. */
+  litBy(outputs: ReadonlyMap<string, string>): Rig;
   /** Runs with a list of questions of its own. */
   traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadonlySet<Question> };
 }
@@ -38,89 +40,124 @@ interface Remembered {
   asked: ReadonlySet<Question>;
 }
 
-/** What is found under a device's name, with the questions spelled out once: they are asked many thousand times. */
-interface Shelved {
-  readonly device: Device;
-  readonly question: Question;
-  readonly sockets: ReadonlyMap<string, { readonly port: Port; readonly question: Question; readonly cable: Cable | undefined }>;
+/** The questions about a device and its sockets, spelled out once: they are asked many thousand times. */
+interface Questions {
+  readonly device: string;
+  readonly about: Question;
+  readonly sockets: ReadonlyMap<string, { readonly port: Port; readonly question: Question }>;
+  readonly settings: Map<SettingKey, Question>;
 }
 
-function shelve(job: Job): ReadonlyMap<string, Shelved> {
-  const cables = new Map(job.cables.flatMap((cable) => [[endKey(cable.from), cable] as const, [endKey(cable.to), cable] as const]));
-  return new Map(
-    job.devices.map((device) => {
-      const sockets = device.ports.map((port) => {
-        const end = { device: device.id, port: port.id };
-        return [port.id, { port, question: cableQuestion(end), cable: cables.get(endKey(end)) }] as const;
-      });
-      return [device.id, { device, question: deviceQuestion(device.id), sockets: new Map(sockets) }] as const;
-    }),
-  );
+/** By the sockets of a device, which are the same object however it is set. */
+const spelled = new WeakMap<readonly Port[], Questions>();
+
+function questionsOf({ id, ports }: Device): Questions {
+  const known = spelled.get(ports);
+  // Devices may have been made with the same sockets.
+  if (known?.device === id) return known;
+  const sockets = ports.map((port) => [port.id, { port, question: cableQuestion({ device: id, port: port.id }) }] as const);
+  const fresh = { device: id, about: deviceQuestion(id), sockets: new Map(sockets), settings: new Map() };
+  spelled.set(ports, fresh);
+  return fresh;
 }
 
-export function makeRig(job: Job, state: SettingState): Rig {
-  const shelf = shelve(job);
-  let asked = new Set<Question>();
-  const rigs = new Map<SettingState, Rig>();
-  const rigAt = (moment: SettingState): Rig => {
-    const rig = rigs.get(moment) ?? rigOf(moment);
-    rigs.set(moment, rig);
-    return rig;
-  };
-  return rigAt(state);
+/** What rigs of one job at several moments share. */
+class Shelf {
+  readonly devices: ReadonlyMap<string, { readonly device: Device; readonly questions: Questions }>;
+  /** By the question about the socket in which they sit. */
+  readonly cables: ReadonlyMap<Question, Cable>;
+  readonly rigs = new Map<SettingState, Rig>();
+  asked = new Set<Question>();
 
-  function rigOf(moment: SettingState): Rig {
-    const memory = new Map<string, Remembered>();
-    const rig: Rig = {
-      job,
-      state: moment,
-      at: rigAt,
-      litOutputs: new Map(),
-      device(id) {
-        const found = shelf.get(id);
-        asked.add(found?.question ?? deviceQuestion(id));
-        return found?.device;
-      },
-      port({ device, port }) {
-        const found = shelf.get(device);
-        asked.add(found?.question ?? deviceQuestion(device));
-        return found?.sockets.get(port)?.port;
-      },
-      cableAt(end) {
-        const socket = shelf.get(end.device)?.sockets.get(end.port);
-        asked.add(socket?.question ?? cableQuestion(end));
-        return socket?.cable;
-      },
-      setting(device, key) {
-        asked.add(settingQuestion(device.id, key));
-        return effectiveSetting(device, key, moment);
-      },
-      recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer {
-        const known = memory.get(key);
-        if (known) {
-          for (const question of known.asked) asked.add(question);
-          return known.answer as Answer;
-        }
-        memory.set(key, { answer: meanwhile, asked: new Set() });
-        const found = rig.traced(compute);
-        memory.set(key, found);
-        for (const question of found.asked) asked.add(question);
-        return found.answer;
-      },
-      traced(compute) {
-        const outer = asked;
-        const own = new Set<Question>();
-        asked = own;
-        try {
-          return { answer: compute(), asked: own };
-        } finally {
-          asked = outer;
-        }
-      },
-    };
+  constructor(readonly job: Job) {
+    this.devices = new Map(job.devices.map((device) => [device.id, { device, questions: questionsOf(device) }]));
+    this.cables = new Map(
+      job.cables.flatMap((cable) => [[cableQuestion(cable.from), cable] as const, [cableQuestion(cable.to), cable] as const]),
+    );
+  }
+
+  at(state: SettingState): Rig {
+    const rig = this.rigs.get(state) ?? new ShelfRig(this, state, new Map(), new Map());
+    this.rigs.set(state, rig);
     return rig;
+  }
+
+  noteAll(asked: ReadonlySet<Question>): void {
+    for (const question of asked) this.asked.add(question);
   }
 }
 
-/** The same rig while another screen is in use; what it remembers is shared. */
-export const litBy = (rig: Rig, litOutputs: ReadonlyMap<string, string>): Rig => ({ ...rig, litOutputs });
+class ShelfRig implements Rig {
+  constructor(
+    private readonly shelf: Shelf,
+    readonly state: SettingState,
+    private readonly memory: Map<string, Remembered>,
+    readonly litOutputs: ReadonlyMap<string, string>,
+  ) {}
+
+  get job(): Job {
+    return this.shelf.job;
+  }
+
+  at(state: SettingState): Rig {
+    return this.shelf.at(state);
+  }
+
+  device(id: string): Device | undefined {
+    const found = this.shelf.devices.get(id);
+    this.shelf.asked.add(found?.questions.about ?? deviceQuestion(id));
+    return found?.device;
+  }
+
+  port({ device, port }: CableEnd): Port | undefined {
+    const found = this.shelf.devices.get(device);
+    this.shelf.asked.add(found?.questions.about ?? deviceQuestion(device));
+    return found?.questions.sockets.get(port)?.port;
+  }
+
+  cableAt(end: CableEnd): Cable | undefined {
+    const question = this.shelf.devices.get(end.device)?.questions.sockets.get(end.port)?.question ?? cableQuestion(end);
+    this.shelf.asked.add(question);
+    return this.shelf.cables.get(question);
+  }
+
+  setting(device: Device, key: SettingKey): string | null | undefined {
+    const { settings } = questionsOf(device);
+    const question = settings.get(key) ?? settingQuestion(device.id, key);
+    settings.set(key, question);
+    this.shelf.asked.add(question);
+    return effectiveSetting(device, key, this.state);
+  }
+
+  recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer {
+    const known = this.memory.get(key);
+    if (known) {
+      this.shelf.noteAll(known.asked);
+      return known.answer as Answer;
+    }
+    this.memory.set(key, { answer: meanwhile, asked: new Set() });
+    const found = this.traced(compute);
+    this.memory.set(key, found);
+    this.shelf.noteAll(found.asked);
+    return found.answer;
+  }
+
+  traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadonlySet<Question> } {
+    const outer = this.shelf.asked;
+    const own = new Set<Question>();
+    this.shelf.asked = own;
+    try {
+      return { answer: compute(), asked: own };
+    } finally {
+      this.shelf.asked = outer;
+    }
+  }
+
+  litBy(outputs: ReadonlyMap<string, string>): Rig {
+    const follows = (device: string) => this.shelf.devices.get(device)?.device.settings.some(({ key }) => key === "sound-follows");
+    const lit = [...outputs].filter(([device]) => follows(device));
+    return lit.length === 0 && this.litOutputs.size === 0 ? this : new ShelfRig(this.shelf, this.state, this.memory, new Map(lit));
+  }
+}
+
+export const makeRig = (job: Job, state: SettingState): Rig => new Shelf(job).at(state);

@@ -1,3 +1,4 @@
+import type { Device } from "@/core/device";
 import { findDevice } from "./find";
 import type { CableEnd, Job } from "./job";
 
@@ -26,10 +27,20 @@ export function loopThrough(job: Job, from: CableEnd, to: CableEnd): readonly st
   return walk(to, [from.device]);
 }
 
+/** Devices are never changed in place, so what lies behind their sockets is laid out once. */
+const laidOut = new WeakMap<Device, Map<string, readonly CableEnd[]>>();
+
 function outputsBehind(job: Job, entry: CableEnd): readonly CableEnd[] {
   const device = findDevice(job, entry.device);
   if (!device) return [];
-  const outputs = new Set(device.ports.filter((port) => port.direction === "out").map((port) => port.id));
-  const reached = device.routes.filter((route) => route.from.includes(entry.port)).flatMap((route) => route.to);
-  return [...new Set(reached)].filter((port) => outputs.has(port)).map((port) => ({ device: entry.device, port }));
+  const known = laidOut.get(device) ?? new Map<string, readonly CableEnd[]>();
+  laidOut.set(device, known);
+  const found = known.get(entry.port) ?? outputsOf(device, entry.port);
+  known.set(entry.port, found);
+  return found;
+}
+
+function outputsOf(device: Device, input: string): readonly CableEnd[] {
+  const reached = new Set(device.routes.filter(({ from }) => from.includes(input)).flatMap(({ to }) => to));
+  return device.ports.flatMap(({ id, direction }) => (direction === "out" && reached.has(id) ? [{ device: device.id, port: id }] : []));
 }

@@ -74,7 +74,7 @@ export class Worth {
     this.heard.set(plug, heard);
     for (const one of switches) this.asked.set(`${one.device} ${one.key}`, one);
     if (heard.length) this.keep(plug, Math.max(...heard.map(({ most }) => most)) + this.caps.actsOf(plug));
-    this.measure.falls.heard.note(plug.player, before - Math.max(0, this.of(plug)));
+    this.measure.falls.heard.note(plug, before - Math.max(0, this.of(plug)));
   }
 
   private judge(plug: Plug, heard: readonly Heard[]): void {
@@ -166,7 +166,7 @@ export function mostOfPlayers(tables: Tables, caps: Caps, falls: Falls, floor: n
     for (const plug of falls.furthest(open, tables.length)) {
       const before = caps.of(plug);
       caps.look(plug);
-      falls.note(plug.player, before - caps.of(plug));
+      falls.note(plug, before - caps.of(plug));
     }
   }
 }

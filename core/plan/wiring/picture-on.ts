@@ -1,10 +1,9 @@
-import { picturesOf, solve, type Rig } from "@/core/chain";
+import { makeRig, picturesOf, type Rig } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Cable } from "@/core/job";
 import { choicesOf, withSettings } from "./hub-settings";
 import { inputKinds, NO_SOCKETS } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
-import { pictureKept } from "./weights";
 
 /** How much of its picture each content of a player can keep on a screen, 0 to 1, in the order of its contents. */
 export type PictureOn = (player: string, screen: string) => readonly number[];
@@ -74,6 +73,10 @@ function keptIn(space: WiringSpace, player: Device, screen: Device, port: string
     tags: { from: "", to: "" },
     supply: "there",
   };
-  const { rows } = solve({ ...space.job, devices: [screen, player], cables: [cable] }, "planned");
-  return rows.filter((row) => row.player === player.id).map(pictureKept);
+  const job = { ...space.job, devices: [screen, player], cables: [cable] };
+  return picturesOf(makeRig(job, "planned"), player.id).map(({ content, seen: [seen] }) => {
+    // What has no picture has none to lose.
+    if (!content.picture) return 1;
+    return seen?.picture ? (seen.losses.length === 0 ? 1 : 0.5) : 0;
+  });
 }

@@ -46,10 +46,11 @@ export function plugsOf(measure: Measure, backbone: Backbone): Plugs {
       return { known, reached };
     }),
   );
-  const tables = space.players.map(({ id }, index): readonly Plug[] => [
-    { player: id, kind: null, wire: null, reach: null, most: most.ofPlayer(id, null) },
-    ...byKind.flatMap(({ known }) => known[index] ?? []),
-  ]);
+  const tables = space.players.map(({ id }, index): readonly Plug[] => {
+    const plugs: Plug[] = [{ player: id, kind: null, wire: null, reach: null, most: most.ofPlayer(id, null) }];
+    for (const { known } of byKind) plugs.push(...(known[index] ?? []));
+    return plugs;
+  });
   const sources = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources: own }) =>
     own.map((source) => ({ device: id, port: source.id })),
   );

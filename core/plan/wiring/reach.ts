@@ -52,10 +52,16 @@ interface Joined {
 export function reachOf(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEnd) => Reach {
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
   const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-  return (socket) => ({
-    screens: reached(devices, far, socket, "picture"),
-    sounds: reached(devices, far, socket, "sound").has(space.system.id),
-  });
+  const known = new Map<string, Reach>();
+  return (socket) => {
+    const key = socketKey(socket);
+    const found = known.get(key) ?? {
+      screens: reached(devices, far, socket, "picture"),
+      sounds: reached(devices, far, socket, "sound").has(space.system.id),
+    };
+    known.set(key, found);
+    return found;
+  };
 }
 
 /** The devices at whose end a route of a kind comes out: on the display, or from the speakers. */
