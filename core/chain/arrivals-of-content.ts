@@ -12,7 +12,7 @@ import { compareStreams, idealForms } from "./quality";
 import type { Loss, Reason } from "./reason";
 import type { Rig } from "./rig";
 import { wishCautions } from "./wish-cautions";
-import { streamOf, type Stream } from "./stream";
+import { streamsOf, type Stream } from "./stream";
 import { furthestReached, waysTo } from "./way";
 import { volumeOf } from "./volume";
 import { lossesBelowBest } from "./why-not";
@@ -111,7 +111,7 @@ function bestWay(rig: Rig, device: Device, source: string, content: Content, sys
 }
 
 function chooseWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
-  const tracks = content.tracks.map(streamOf);
+  const tracks = streamsOf(content);
   const order = (a: Followed, b: Followed): number =>
     compareStreams(b.arrives, a.arrives, system) ||
     Number(isUnknown(b)) - Number(isUnknown(a)) ||

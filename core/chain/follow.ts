@@ -55,26 +55,21 @@ export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed 
   let current: Stream | null = null;
   let delayMs: Milliseconds | null = milliseconds(0);
   let plays: Played | null = null;
-  way.forEach((step, hop) => {
-    const inputs = hop === 0 ? tracks : current ? [current] : [];
+  for (const [hop, step] of way.entries()) {
+    const inputs: readonly Stream[] = hop === 0 ? tracks : current ? [current] : [];
     const told = takeStep(rig, step, inputs);
     const refused = told.out && told.link ? appRefuses(way, told.link) : null;
-    const progress = refused ? { ...told, ...stopped([refused]), link: told.link } : told;
-    // A socket without a return is missed inside the screen and again on its cable; it is told once, where it is first missed.
-    const fresh = progress.reasons.filter((reason) => !blocks.some((block) => sameReason(block.reason, reason)));
-    blocks.push(...fresh.map((reason) => ({ reason, hop, scope: "path" }) as const));
-    unknown.push(...progress.facts.map((fact) => ({ fact, hop })));
-    hops.push({
-      ...placeOf(step),
-      link: progress.link,
-      in: inputs[0] ?? null,
-      out: progress.out,
-      delayMs: progress.delayMs,
-    });
+    const progress: Progress = refused ? { ...told, ...stopped([refused]), link: told.link } : told;
+    for (const reason of progress.reasons) {
+      // A socket without a return is missed inside the screen and again on its cable; it is told once, where it is first missed.
+      if (!blocks.some((block) => sameReason(block.reason, reason))) blocks.push({ reason, hop, scope: "path" });
+    }
+    for (const fact of progress.facts) unknown.push({ fact, hop });
+    hops.push(hopOf(step, inputs[0] ?? null, progress));
     current = progress.out;
     delayMs = delayMs === null || progress.delayMs === null ? null : addDelays(delayMs, progress.delayMs);
     plays = progress.plays ?? null;
-  });
+  }
   return { way, hops, leaves: hops[0]?.out ?? null, arrives: plays ? current : null, plays, blocks, unknown, delayMs };
 }
 
@@ -93,10 +88,11 @@ function sameReason(a: Reason, b: Reason): boolean {
   return a.code === "setting-shuts" && b.code === a.code && a.device === b.device && a.setting === b.setting;
 }
 
-const placeOf = (step: Step): Pick<Hop, "device" | "port" | "cable"> =>
+/** Written out field by field: hops are made many thousand times. */
+const hopOf = (step: Step, input: Stream | null, { link, out, delayMs }: Progress): Hop =>
   step.kind === "link"
-    ? { device: step.to.device, port: step.to.port, cable: step.cable.id }
-    : { device: step.device.id, port: step.to, cable: null };
+    ? { device: step.to.device, port: step.to.port, cable: step.cable.id, link, in: input, out, delayMs }
+    : { device: step.device.id, port: step.to, cable: null, link, in: input, out, delayMs };
 
 function takeStep(rig: Rig, step: Step, inputs: readonly Stream[]): Progress {
   switch (step.kind) {
@@ -109,9 +105,17 @@ function takeStep(rig: Rig, step: Step, inputs: readonly Stream[]): Progress {
   }
 }
 
-const nothing = { out: null, delayMs: milliseconds(0), link: null, reasons: [], facts: [] } as const;
+const NONE = [] as const;
+const nothing: Progress = { out: null, delayMs: milliseconds(0), link: null, reasons: NONE, facts: NONE };
 const stopped = (reasons: readonly Reason[]): Progress => ({ ...nothing, reasons });
 const doubtful = (facts: readonly UnknownFact[]): Progress => ({ ...nothing, facts });
+const sent = (out: Stream | null, link: LinkKind | null, delayMs: Milliseconds | null): Progress => ({
+  out,
+  delayMs,
+  link,
+  reasons: NONE,
+  facts: NONE,
+});
 const routeDelay = (route: SoundRoute) => (route.delayMs === null ? null : milliseconds(route.delayMs));
 
 function alongLink(rig: Rig, step: Extract<Step, { kind: "link" }>, input: Stream | null): Progress {
@@ -148,7 +152,7 @@ function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Millisecond
 }
 
 const carried = (input: Stream | null, link: LinkKind, reason: Reason | null, delayMs: Milliseconds): Progress =>
-  reason ? { ...stopped([reason]), link } : { ...nothing, out: input && turnedBy(link, input), link, delayMs };
+  reason ? { ...stopped([reason]), link } : sent(input && turnedBy(link, input), link, delayMs);
 
 function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs: readonly Stream[]): Progress {
   const { device, route } = step;
@@ -166,7 +170,7 @@ function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs
   if (facts.length) return doubtful(facts);
   const out = handOn({ device, route, listing, format: format ?? undefined }, inputs);
   const link = exitLink(rig, { device: device.id, port: step.to });
-  if (out) return { ...nothing, out: link ? leavingOn(link, out, route.blind) : out, delayMs: routeDelay(route) };
+  if (out) return sent(link ? leavingOn(link, out, route.blind) : out, null, routeDelay(route));
   const reason = inputs[0] ? whyNothing(rig, step, inputs[0], listing) : null;
   return reason ? stopped([reason]) : nothing;
 }

@@ -8,7 +8,7 @@ import { mostListedAt, type MostListed } from "./most-listed";
 import { endKey, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
-import { streamKey, streamOf, type Stream } from "./stream";
+import { streamKey, streamsOf, type Stream } from "./stream";
 
 /** What may be thought otherwise: every setting always; where plugs sit; what cables have in them. */
 export interface Freedom {
@@ -66,7 +66,7 @@ export function optimisticArrivals(rig: Rig, { player, source, content, system, 
       }
     }
   };
-  visit(player, source, content.tracks.map(streamOf));
+  visit(player, source, streamsOf(content));
   return arriving;
 }
 

@@ -1,7 +1,7 @@
 import { bedChannels, bedOfAtMost, smallerBed } from "@/core/facts";
 import type { Content, Device } from "@/core/device";
 import { keepsObjects, soundingBed, whyNotPlay } from "./play";
-import { streamOf, type Stream } from "./stream";
+import { streamsOf, type Stream } from "./stream";
 
 /**
  * Orders two streams by what a system makes of them: objects first, then channels that sound, then losslessness, then fewer
@@ -35,7 +35,7 @@ export function idealForms(content: Content, system: Device): readonly Stream[] 
 
 function computeIdealForms(content: Content, system: Device): readonly Stream[] {
   const lpcm = system.decodes?.find((row) => row.coding === "lpcm")?.channels;
-  const forms = content.tracks.map(streamOf).flatMap((track): Stream[] => {
+  const forms = streamsOf(content).flatMap((track): Stream[] => {
     const decoder = system.decodes?.find((row) => row.coding === track.coding);
     const whole: Stream[] = decoder
       ? [{ ...track, channels: smallerBed(track.channels, decoder.channels), objects: decoder.objects ? track.objects : "none" }]

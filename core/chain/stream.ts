@@ -1,5 +1,5 @@
 import { codingFact, type Bed, type Coding, type Objects } from "@/core/facts";
-import type { Track } from "@/core/device";
+import type { Content, Track } from "@/core/device";
 
 /** Sound on its way: what it is coded as, and what it has been through. */
 export interface Stream {
@@ -18,6 +18,16 @@ export interface Stream {
 export function streamOf(track: Track): Stream {
   const { lossless } = codingFact(track.coding);
   return { ...track, lossless, generations: lossless ? 0 : 1, lineage: "native" };
+}
+
+/** Contents are never changed in place, so their streams are made once. */
+const remembered = new WeakMap<Content, readonly Stream[]>();
+
+/** The tracks of a content as they leave the master, in their order. */
+export function streamsOf(content: Content): readonly Stream[] {
+  const known = remembered.get(content) ?? content.tracks.map(streamOf);
+  remembered.set(content, known);
+  return known;
 }
 
 /** The lossy codings of a stream that is coded again on the way: native sound is of the first generation, what a device makes of any sound is at least of the second. */

@@ -8,7 +8,7 @@ import { backbonesOf } from "./backbones";
 import { boxOfShelf } from "./at-hand";
 import { Room } from "./by-questions";
 import { Caps } from "./caps";
-import { planOf, backboneEffort } from "./make-plan";
+import { backboneEffort, foreseenPlan, planOf } from "./make-plan";
 import { passedIn } from "./passed";
 import { jobWith } from "./room-of";
 import { bestSettled, Worth } from "./nodes";
@@ -224,6 +224,8 @@ describe("the bound of an assignment", () => {
             const ease = space.players.length ? 0 : weights.ease;
             const before = ground.points + ease - effortPoints(backboneEffort(space, backbone), weights);
             if (plan) expect(plan.points).toBeLessThanOrEqual(before + chosen.reduce((sum, { points }) => sum + points, 0) + 1e-6);
+            // What arrives of each alone is what arrives of all together.
+            expect(foreseenPlan(measure, ground, "mixed", chosen)?.points ?? null).toEqual(plan && expect.closeTo(plan.points, 6));
           }
       }),
       { numRuns: 60, seed: 32 },

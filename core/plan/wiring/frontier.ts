@@ -3,7 +3,7 @@ import { Caps } from "./caps";
 import { menuEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
 import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
-import { backboneEffort, planOf } from "./make-plan";
+import { backboneEffort, foreseenPlan, planOf } from "./make-plan";
 import { assign } from "./nodes";
 import { plugsOf, type Plug } from "./plugs";
 import { schoolsOn, type School } from "./schools";
@@ -179,12 +179,10 @@ class Quest {
       .join("|");
     if (seen.has(key)) return;
     seen.add(key);
-    const plan = planOf(
-      this.measure,
-      ground,
-      school,
-      chosen.map(({ option }) => option),
-    );
+    const options = chosen.map(({ option }) => option);
+    const foreseen = foreseenPlan(this.measure, ground, school, options);
+    if (!foreseen || this.isCovered(tradeOf(foreseen))) return;
+    const plan = planOf(this.measure, ground, school, options);
     if (!plan || (this.isHeard && plan.figures.sound === 0)) return;
     const trade = tradeOf(plan);
     this.hasFewer ||= plan.figures.unplugged < this.fewest;

@@ -1,5 +1,6 @@
-import { solve } from "@/core/chain";
+import { solve, type Solved } from "@/core/chain";
 import type { Device } from "@/core/device";
+import type { Job } from "@/core/job";
 import type { Backbone } from "./backbones";
 import { jobWith } from "./room-of";
 import { addEffort, boxEffort, effortPoints, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
@@ -8,6 +9,7 @@ import { figuresOf, leadsAreUsed, type PlanFigures } from "./figures";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
 import { bearsRemotes, hopePoints, remotePoints } from "./musts";
+import { rowsOfEach } from "./rows-of-each";
 import type { PlayerOption } from "./settle";
 import type { School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
@@ -35,7 +37,23 @@ export const backboneEffort = (space: WiringSpace, { boxes, wires }: Backbone): 
  * The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. Null where a
  * lead would carry nothing, or where a stick would cover a socket that somebody needs.
  */
-export function planOf({ space, weights }: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null {
+export const planOf = (measure: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null =>
+  planBy(measure, ground, school, chosen, (job) => solve(job, "planned"));
+
+/**
+ * The same as far as it can be foreseen from what arrives of each player alone, which is known already: no other player adds to that, so
+ * the plan itself is never better.
+ */
+export const foreseenPlan = (measure: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null =>
+  planBy(measure, ground, school, chosen, (job) => ({ job, state: "planned", units: [], rows: rowsOfEach(measure, ground, chosen) }));
+
+function planBy(
+  { space, weights }: Measure,
+  ground: Ground,
+  school: School,
+  chosen: readonly PlayerOption[],
+  boardOf: (job: Job) => Solved,
+): WiringPlan | null {
   const { backbone } = ground;
   const settings = [...ground.settings, ...chosen.flatMap((option) => option.settings)];
   const players = space.players.map((player) => withSettings(player, settings));
@@ -50,7 +68,7 @@ export function planOf({ space, weights }: Measure, ground: Ground, school: Scho
     menuEffort(set, settings),
     ...chosen.map(({ wire }) => (wire ? wireEffort(space, wire) : NO_EFFORT)),
   ].reduce(addEffort);
-  const solved = solve(job, "planned");
+  const solved = boardOf(job);
   if (!leadsAreUsed(solved.rows, wires)) return null;
   const figures = figuresOf(space, solved, effort, { menus: menusOf(set, settings), toBuy: toBuy(backbone.boxes, wires) });
   if (!bearsRemotes(space, figures.remotes)) return null;

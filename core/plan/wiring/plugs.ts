@@ -39,7 +39,7 @@ export function plugsOf(measure: Measure, backbone: Backbone): Plugs {
   const byKind = backbone.hubs.flatMap((hub) =>
     inputKinds(hub, taken).map((kind) => {
       const reached = reach({ device: hub.id, port: kind.ports[0] ?? "" });
-      const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${[...reached.screens].join()}`;
+      const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${[...reached.screens].join()} ${[...reached.leads].join()}`;
       const known =
         measure.plugs.get(key) ?? plugsInto(measure, (room ??= jobWith(space, backbone.hubs, [], space.players)), hub, kind, reached);
       measure.plugs.set(key, known);

@@ -1,3 +1,4 @@
+import { cableClassFact } from "@/core/facts";
 import { effectiveSetting, type Device } from "@/core/device";
 import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
 import { socketKey } from "./sockets";
@@ -10,6 +11,8 @@ export interface Reach {
   readonly screens: ReadonlySet<string>;
   /** Whether sound comes to the sound system's speakers, forward or by a return channel. */
   readonly sounds: boolean;
+  /** The leads for sound alone that its sound could take, by the sockets into which they lead. */
+  readonly leads: ReadonlySet<string>;
 }
 
 /**
@@ -23,7 +26,7 @@ export function isSeenAlone({ system, mainScreen }: WiringSpace, job: Job, playe
   const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
   const awake = job.devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
   const far = farEnds(job.cables);
-  const ends = reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture");
+  const { ends } = reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture");
   return mainScreen !== null && ends.has(mainScreen);
 }
 
@@ -53,25 +56,27 @@ export function reachOf(space: WiringSpace, { hubs, wires }: Joined): (socket: C
   const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
   const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   const known = new Map<string, Reach>();
+  const reachFrom = (socket: CableEnd): Reach => {
+    const { ends, leads } = reached(devices, far, socket, "sound");
+    return { screens: reached(devices, far, socket, "picture").ends, sounds: ends.has(space.system.id), leads };
+  };
   return (socket) => {
     const key = socketKey(socket);
-    const found = known.get(key) ?? {
-      screens: reached(devices, far, socket, "picture"),
-      sounds: reached(devices, far, socket, "sound").has(space.system.id),
-    };
+    const found = known.get(key) ?? reachFrom(socket);
     known.set(key, found);
     return found;
   };
 }
 
-/** The devices at whose end a route of a kind comes out: on the display, or from the speakers. */
+/** The devices at whose end a route of a kind comes out, on the display or from the speakers, and the leads for sound alone on the way. */
 function reached(
   devices: ReadonlyMap<string, Device>,
   far: ReadonlyMap<string, FarEnd>,
   socket: CableEnd,
   kind: "picture" | "sound",
-): ReadonlySet<string> {
+): { readonly ends: ReadonlySet<string>; readonly leads: ReadonlySet<string> } {
   const ends = new Set<string>();
+  const leads = new Set<string>();
   const seen = new Set<string>();
   const visit = (at: CableEnd) => {
     const key = socketKey(at);
@@ -83,11 +88,16 @@ function reached(
         if (to === "display" || to === "speakers") ends.add(at.device);
         else {
           const next = far.get(socketKey({ device: at.device, port: to }));
-          if (next) visit(next.end);
+          if (!next) continue;
+          if (isLead(next.cable)) leads.add(socketKey(next.end));
+          visit(next.end);
         }
       }
     }
   };
   visit(socket);
-  return ends;
+  return { ends, leads };
 }
+
+/** It carries sound alone. */
+export const isLead = ({ class: kind }: Cable): boolean => cableClassFact(kind).ends[0] !== "hdmi";

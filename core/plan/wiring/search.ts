@@ -1,8 +1,9 @@
 import { planAtOnce } from "./at-once";
 import { backbonesOf } from "./backbones";
 import { boxSets } from "./box-sets";
+import { ByBound } from "./by-bound";
 import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
-import { planOf, type WiringPlan } from "./make-plan";
+import { foreseenPlan, planOf, type WiringPlan } from "./make-plan";
 import { ALIKE, divided, nodesFrom, Worth, type Known, type Node } from "./nodes";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
 import type { WiringSpace } from "./space";
@@ -121,39 +122,32 @@ interface Run {
  * @param standing what a plan of a school has to beat
  */
 function explore(run: Run, pending: readonly Waiting[], standing: (school: School) => number): number {
-  const nodes: Node[] = [];
-  const push = (some: readonly Node[]) => {
-    nodes.push(...some);
-    nodes.sort((a, b) => a.bound - b.bound);
-  };
+  const nodes = new ByBound<Node>();
+  const open = new ByBound(pending);
   const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= standing(school) + ALIKE);
-  const open = pending.toReversed();
   for (;;) {
-    const waiting = open.at(-1);
-    const node = nodes.at(-1);
+    const waiting = open.best;
+    const node = nodes.best;
     if (!waiting && !node) return -Infinity;
     const bound = Math.max(waiting?.bound ?? -Infinity, node?.bound ?? -Infinity);
     if (isHopeless(bound, SCHOOLS)) return -Infinity;
     if (run.isOver()) return bound;
     if (waiting && waiting.bound >= (node?.bound ?? -Infinity)) {
-      open.pop();
+      open.take();
       if (isHopeless(waiting.bound, waiting.schools)) continue;
       if (!waiting.isLookedInto) {
         const looked = lookedInto(run.measure, waiting, Math.min(...waiting.schools.map(standing)));
-        if (!isHopeless(looked.bound, looked.schools)) {
-          open.push(looked);
-          open.sort((a, b) => a.bound - b.bound);
-        }
+        if (!isHopeless(looked.bound, looked.schools)) open.add(looked);
         continue;
       }
       const found = nodesOn(run, waiting, standing);
       if (found === null) return bound;
       const [top, ...rest] = found.toSorted((a, b) => b.bound - a.bound);
       // The best of it is played at once, so that there is something to beat.
-      push(top ? [...rest, ...played(run, top, standing)] : rest);
+      for (const left of top ? [...rest, ...played(run, top, standing)] : rest) nodes.add(left);
     } else if (node) {
-      nodes.pop();
-      if (!isHopeless(node.bound, [node.school])) push(played(run, node, standing));
+      nodes.take();
+      if (!isHopeless(node.bound, [node.school])) for (const left of played(run, node, standing)) nodes.add(left);
     }
   }
 }
@@ -162,6 +156,10 @@ function explore(run: Run, pending: readonly Waiting[], standing: (school: Schoo
 function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => number): readonly Node[] | null {
   const { measure, looked, isOver } = run;
   const { backbone, schools, tables, players } = waiting;
+  const open = schools.flatMap((school) => {
+    const needs = needsOf(measure.space, backbone, school, tables);
+    return needs ? [{ school, needs, allowed: allowedIn(measure.space, backbone, school, tables) }] : [];
+  });
   looked.backbones += 1;
   const known = new Map<string, Known>();
   const lost: Lost[] = [];
@@ -169,14 +167,11 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
   for (const { ground, base } of groundsByPoints(measure, waiting)) {
     if (isOver()) return null;
     const worth = new Worth(measure, ground, knownWith(known, ground), waiting.caps);
-    for (const school of schools) {
+    for (const { school, needs, allowed } of open) {
       const floor = standing(school) + ALIKE;
       if (base + players <= floor) continue;
       if (lost.some((other) => isLostAlike(other, school, ground, base))) continue;
-      const needs = needsOf(measure.space, backbone, school, tables);
-      const nodes = needs
-        ? nodesFrom({ ground, worth, school, needs, base }, allowedIn(measure.space, backbone, school, tables), floor)
-        : [];
+      const nodes = nodesFrom({ ground, worth, school, needs, base }, allowed, floor);
       if (nodes.length === 0) lost.push({ school, base, control: switchesOf(ground), switches: worth.switches });
       // The very first is played at once: a plan to show, and something to beat.
       for (const node of nodes) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
@@ -197,13 +192,16 @@ interface Lost {
 const isLostAlike = (lost: Lost, school: School, ground: Ground, base: number): boolean =>
   lost.school === school && base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground.hubs, lost.switches);
 
-/** Plays a node through the full engine, and gives what is left beside it. */
+/** Plays a node through the full engine, where it can be foreseen that it is the best of its school so far, and gives what is left beside it. */
 function played(run: Run, node: Node, standing: (school: School) => number): readonly Node[] {
-  const { school } = node;
-  const room = planOf(run.measure, node.ground, school, node.found.chosen);
+  const { school, ground, found } = node;
+  const left = () => divided(node, standing(school) + ALIKE);
+  const foreseen = foreseenPlan(run.measure, ground, school, found.chosen);
+  if (!foreseen || foreseen.points <= (run.best.get(school)?.points ?? -Infinity) + ALIKE) return left();
+  const room = planOf(run.measure, ground, school, found.chosen);
   const plan = room && (room.figures.sound > 0 || !run.heardOnly) ? room : null;
   keep(run, plan);
-  return plan && plan.points >= node.bound - ALIKE ? [] : divided(node, standing(school) + ALIKE);
+  return plan && plan.points >= node.bound - ALIKE ? [] : left();
 }
 
 /** Keeps a room that was played, where it is a plan and the best of its school so far. */

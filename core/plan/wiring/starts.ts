@@ -3,7 +3,8 @@ import type { Backbone } from "./backbones";
 import { isGatherer } from "./gatherer";
 import type { Plug } from "./plugs";
 import { allowsHub, hubOf, type School } from "./schools";
-import { inputKinds, NO_SOCKETS } from "./sockets";
+import { isLead, reachOf } from "./reach";
+import { inputKinds, NO_SOCKETS, socketKey } from "./sockets";
 import type { WiringSpace } from "./space";
 
 /** The plugs of each player, in the order of the players. */
@@ -26,9 +27,10 @@ export function needsOf(space: WiringSpace, backbone: Backbone, school: School, 
     count: playersNeeded(backbone, device),
     isMetBy: ({ kind }) => kind?.device === device.id,
   }));
+  const ofBackbone = [...ofBoxes, ...leadNeeds(space, backbone)];
   // Where nobody can be plugged in at all the room itself is what is left.
   if (tables.every((plugs) => plugs.every(({ kind }) => kind === null)))
-    return school === "sound-hub" || school === "mixed" ? null : ofBoxes;
+    return school === "sound-hub" || school === "mixed" ? null : ofBackbone;
   const inSystem: Need = { count: 1, isMetBy: (plug) => hub(plug) === space.system.id };
   const inScreen: Need = { count: 1, isMetBy: (plug) => hub(plug) !== null && hub(plug) !== space.system.id };
   const named = {
@@ -40,7 +42,21 @@ export function needsOf(space: WiringSpace, backbone: Backbone, school: School, 
     adapter: [],
     wireless: [],
   }[school];
-  return [...ofBoxes, ...named];
+  return [...ofBackbone, ...named];
+}
+
+/** A lead that nothing of the hubs themselves could go through needs somebody from whom it leads on; without, it carries nothing and is not laid. */
+function leadNeeds(space: WiringSpace, backbone: Backbone): readonly Need[] {
+  const leads = backbone.wires.filter(({ cable }) => isLead(cable));
+  if (leads.length === 0) return [];
+  const reach = reachOf(space, backbone);
+  const own = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }) =>
+    sources.map((source) => reach({ device: id, port: source.id })),
+  );
+  return leads.flatMap(({ cable }): Need[] => {
+    const lead = socketKey(cable.to);
+    return own.some(({ leads: taken }) => taken.has(lead)) ? [] : [{ count: 1, isMetBy: (plug) => plug.reach?.leads.has(lead) ?? false }];
+  });
 }
 
 /** Whether players plugged so are all that is needed. */
