@@ -1,6 +1,6 @@
 import { backbonesOf, type Backbone } from "./backbones";
 import { Caps } from "./caps";
-import { menuEffort } from "./effort";
+import { menuEffort, wireEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
 import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { backboneEffort, foreseenPlan, planOf } from "./make-plan";
@@ -101,7 +101,8 @@ class Quest {
       const work = effort.minutes + menuEffort(backbone.hubs, ground.settings).minutes;
       const before = { arrivals: own, ease: space.players.length === 0 ? 1 : 0, cost, work };
       if (this.isCovered({ arrivals: own + arrivals / 100, ease, ...least })) continue;
-      const legs = new Map(tables.flat().map((plug) => [plug, this.legsOf(ground, plug, caps)]));
+      const legs = this.legsOn(ground, tables, caps, before);
+      if (!legs) continue;
       const seen = new Set<string>();
       for (const school of schools)
         for (const start of startsOf(space, backbone, school, tables)) this.place({ ground, school, start, legs, seen }, before);
@@ -111,6 +112,31 @@ class Quest {
   private isCovered(most: Trade): boolean {
     if (most.arrivals < this.leastArriving) return true;
     return this.plans.some(({ trade }) => covers(trade, { ...most, work: Math.max(0, most.work) }));
+  }
+
+  /**
+   * What each plug that nothing covers adds on a ground, heard one player after the other: what the others could add at best is known
+   * the better the more of them were heard. Null where a player has no such plug.
+   */
+  private legsOn(ground: Ground, tables: Tables, caps: Caps, before: Trade): ReadonlyMap<Plug, readonly Leg[]> | null {
+    const hoped = tables.map((plugs) => plugs.map((plug) => ({ plug, adds: this.addsAtMost(plug, caps) })));
+    const most = hoped.map((plugs) => bestOf(plugs.map(({ adds }) => adds)));
+    const legs = new Map<Plug, readonly Leg[]>();
+    for (const [player, plugs] of hoped.entries()) {
+      const others = most.reduce((all, one, index) => (index === player ? all : sum(all, one)), before);
+      for (const { plug, adds } of plugs) if (!this.isCovered(sum(others, adds))) legs.set(plug, this.legsOf(ground, plug, caps));
+      const kept = plugs.flatMap(({ plug }) => legs.get(plug) ?? []);
+      if (kept.length === 0) return null;
+      most[player] = bestOf(kept.map(({ adds }) => adds));
+    }
+    return legs;
+  }
+
+  /** No more arrives of a plug, nor is it easier, cheaper or less work, whatever is set. */
+  private addsAtMost(plug: Plug, caps: Caps): Trade {
+    if (!plug.wire) return { ...NOTHING, arrivals: -UNPLUGGED_SHARE, ease: this.easeUnplugged(plug) };
+    const { money, guessed, minutes } = wireEffort(this.measure.space, plug.wire);
+    return { arrivals: caps.of(plug) / 100, ease: this.easeAtMost(plug, caps), cost: money + guessed, work: minutes };
   }
 
   private easeAtMost(plug: Plug, caps: Caps): number {
@@ -128,7 +154,7 @@ class Quest {
     const { player, kind, wire } = plug;
     if (!wire) {
       const option = unplugged(this.measure, plug);
-      return option ? [{ option, adds: { ...NOTHING, arrivals: -UNPLUGGED_SHARE, ease: this.easeUnplugged(plug) } }] : [];
+      return option ? [{ option, adds: this.addsAtMost(plug, caps) }] : [];
     }
     const { players } = this.measure.space;
     return caps.heardOn(ground, plug).answer.map((heard): Leg => {
