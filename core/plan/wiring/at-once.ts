@@ -25,7 +25,7 @@ export function planAtOnce(measure: Measure, { backbone, schools, tables }: Wait
       const settings = player && wire ? choicesOf(player, false).flatMap(([first]) => first ?? []) : [];
       const menus = menuEffort(player ? [player] : [], settings);
       const effort = wire ? addEffort(wireEffort(space, wire), menus) : menus;
-      return [{ player: id, kind, wire, settings, effort, points: 0, most: 0 }];
+      return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 }];
     });
     const plan = planOf(measure, ground, school, chosen);
     if (plan && plan.figures.sound > 0) return plan;

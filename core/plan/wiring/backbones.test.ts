@@ -13,6 +13,7 @@ import { passedIn } from "./passed";
 import { jobWith } from "./room-of";
 import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
+import { commonActs, remotesNeeded } from "./figures";
 import { groundsOf, newMeasure, rowsIn, sharpened, type Ground, type Measure } from "./grounds";
 import { hear } from "./hear";
 import { plugsOf, type Plug } from "./plugs";
@@ -224,6 +225,8 @@ describe("the bound of an assignment", () => {
             const ease = space.players.length ? 0 : weights.ease;
             const before = ground.points + ease - effortPoints(backboneEffort(space, backbone), weights);
             if (plan) expect(plan.points).toBeLessThanOrEqual(before + chosen.reduce((sum, { points }) => sum + points, 0) + 1e-6);
+            for (const { remotes } of chosen)
+              if (plan) expect(remotesNeeded(plan.figures.acts, commonActs(space))).toBeGreaterThanOrEqual(remotes);
             // What arrives of each alone is what arrives of all together.
             expect(foreseenPlan(measure, ground, "mixed", chosen)?.points ?? null).toEqual(plan && expect.closeTo(plan.points, 6));
           }

@@ -1,10 +1,11 @@
 import type { Device } from "@/core/device";
-import { actsAtMost, hearingOf, type Hearing } from "./ease-most";
+import { actsAtBest, hearingOf, type Hearing } from "./ease-most";
 import type { Backbone } from "./backbones";
 import { Room } from "./by-questions";
 import type { Ground, Measure } from "./grounds";
 import { hear, type Heard } from "./hear";
 import type { SoundsOf } from "./most";
+import { bearsRemotes } from "./musts";
 import { passedIn, type Passed } from "./passed";
 import { asPlanned } from "./picture-on";
 import type { Plug } from "./plugs";
@@ -65,12 +66,13 @@ export class Caps {
     const { to, controlWire } = wire.cable;
     const passed = this.passing(standInOf(space, player, { wire, kind }));
     this.hearing ??= hearingOf(space, jobWith(space, hubs, wires));
-    const acts = actsAtMost(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
+    const acts = actsAtBest(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
     const job = () => jobWith(space, hubs, [...wires, wire], [player]);
     const alone = this.alone.get(socketKey(to)) ?? isSeenAlone(space, job(), player);
     this.alone.set(socketKey(to), alone);
-    const cap = most.ofPlayer(player.id, { reach, wire }, { ...passed, acts, alone });
-    this.looked.set(plug, { most: Math.min(plug.most, cap), acts });
+    const cap = most.ofPlayer(player.id, { reach, wire }, { ...passed, acts: acts.ease, alone });
+    const isBorne = bearsRemotes(space, acts.remotes);
+    this.looked.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease });
   }
 
   /** What passes at most of a player that stands for others. */

@@ -1,4 +1,4 @@
-import { addressAt, childAddress, controlWires, kindOf, NOWHERE, ROOT } from "@/core/cec";
+import { addressAt, childAddress, controlWires, kindOf, NOWHERE, ROOT, type Act } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { commonActs, playerOfAct } from "./figures";
@@ -57,32 +57,64 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
 /** A place of an address holds so many. Source: HDMI 1.4 §8.7. */
 const MOST_INPUTS = 15;
 
+/** How the acts that hang on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
+export interface ActsAtBest {
+  readonly ease: number;
+  readonly remotes: number;
+}
+
 /**
- * How easy the acts that hang on a player can be at most, as a share of all acts: whoever no control wire leads to is switched on or off
- * by hand, and that is a step of its own; and whoever speaks where no screen hears it, from behind a receiver, is never told from what
- * stands before it.
+ * How the acts that hang on a player can go at best: whoever no control wire leads to is switched on or off by hand, with its own remote,
+ * and that is a step of its own; and whoever speaks where no screen hears it, from behind a receiver, is never told from what stands
+ * before it.
  */
-export function actsAtMost(space: WiringSpace, { systemFollows }: Hearing, device: Device, heard: Heard): number {
+export function actsAtBest(space: WiringSpace, { systemFollows }: Hearing, device: Device, heard: Heard): ActsAtBest {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
-  const byHand = (...follows: readonly boolean[]) => easeAfter(follows.filter((one) => !one).length);
-  return commonActs(space).reduce((sum, { act, weight }) => {
-    if (playerOfAct(space, act) !== device.id) return sum;
-    switch (act.act) {
-      case "wake":
-        if (heard.anyScreen) return sum + weight * byHand(heard.system);
-        // Screen and input are chosen by hand.
-        return sum + (heard.isAtInput || !alwaysSpeaks(device) ? weight * byHand(false, false, heard.system) : 0);
-      case "screen-off":
-        return sum + weight * byHand(heard.mainScreen, systemFollows);
-      case "screen-on":
-        return sum + weight * byHand(systemFollows || !hasOwn);
-      case "news":
-        return sum + weight * byHand(systemFollows || space.job.brief.newsFrom === "screen");
-      default:
-        return sum + weight;
+  let [ease, remotes] = [0, 1];
+  for (const { act, weight } of commonActs(space)) {
+    if (playerOfAct(space, act) !== device.id) continue;
+    const goes = atBest(act, { hasOwn, systemFollows, heard, device, newsFromScreen: space.job.brief.newsFrom === "screen" });
+    ease += goes ? weight * easeAfter(goes.steps) : 0;
+    remotes = Math.max(remotes, goes?.remotes ?? Infinity);
+  }
+  return { ease, remotes };
+}
+
+/** What an act hangs on. */
+interface ActHangsOn {
+  readonly hasOwn: boolean;
+  readonly systemFollows: boolean;
+  readonly heard: Heard;
+  readonly device: Device;
+  readonly newsFromScreen: boolean;
+}
+
+/** The steps that are left of an act at least, and the remotes that it takes with them; null: it cannot be done. */
+function atBest(act: Act, on: ActHangsOn): { readonly steps: number; readonly remotes: number } | null {
+  const { hasOwn, systemFollows, heard, device, newsFromScreen } = on;
+  // Each of them is switched with a remote of its own, beside the one that the act begins with.
+  const byHand = (...follows: readonly boolean[]) => {
+    const steps = follows.filter((one) => !one).length;
+    return { steps, remotes: 1 + steps };
+  };
+  switch (act.act) {
+    case "wake": {
+      if (heard.anyScreen) return byHand(heard.system);
+      if (!heard.isAtInput && alwaysSpeaks(device)) return null;
+      // Screen and input are chosen by hand, with one remote.
+      const { steps, remotes } = byHand(false, heard.system);
+      return { steps: steps + 1, remotes };
     }
-  }, 0);
+    case "screen-off":
+      return byHand(heard.mainScreen, systemFollows);
+    case "screen-on":
+      return byHand(systemFollows || !hasOwn);
+    case "news":
+      return byHand(systemFollows || newsFromScreen);
+    default:
+      return byHand();
+  }
 }
 
 /** It takes part in HDMI control with all settings that are planned. */

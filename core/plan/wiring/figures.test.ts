@@ -1,8 +1,9 @@
 import { describe, expect, test } from "vitest";
+import { eventOf } from "@/core/cec";
 import { arrivalsOf } from "@/core/chain";
 import { device, room } from "@/demo/room-under-test";
 import { backboneOf, spaceWith } from "./space-under-test";
-import { contentShare, rowPoints } from "./figures";
+import { contentShare, remotesNeeded, rowPoints } from "./figures";
 import { jobWith } from "./room-of";
 import { wiresBetween } from "./wires";
 
@@ -33,5 +34,28 @@ describe("what of its picture a content counts in a room with two screens", () =
   test("music is for no screen, and counts whole once it is heard", () => {
     expect(rows.filter(({ content }) => !content.picture).every(({ arrives }) => arrives !== null)).toBe(true);
     expect(counted(false)).toBeCloseTo(1, 9);
+  });
+});
+
+describe("how many remotes a household gets along with", () => {
+  const acts = [{ act: "screen-on" }, { act: "louder" }, { act: "put-away", device: "disc" }] as const;
+  const weighed = acts.map((act) => ({ act, weight: 1 / 3 }));
+  const figures = (...verdicts: readonly ("as-wished" | "with-a-step" | "fails" | "unstable")[]) =>
+    verdicts.map((verdict, index) => {
+      const act = acts[index] ?? acts[0];
+      return { event: eventOf(act), verdict, remotes: index + 1, hands: [], steps: 0, readyMs: null };
+    });
+
+  test("as many as the act that takes most", () => {
+    expect(remotesNeeded(figures("as-wished", "with-a-step"), weighed)).toBe(2);
+  });
+
+  test("no number is enough where an act cannot be done: a wish for few remotes is never had by an act that goes wrong", () => {
+    expect(remotesNeeded(figures("as-wished", "fails"), weighed)).toBe(Infinity);
+    expect(remotesNeeded(figures("unstable", "as-wished"), weighed)).toBe(Infinity);
+  });
+
+  test("what nobody did on purpose is not done with a remote", () => {
+    expect(remotesNeeded(figures("as-wished", "as-wished", "fails"), weighed)).toBe(3);
   });
 });

@@ -126,6 +126,13 @@ export function easeOf(figures: readonly ActFigures[], acts: readonly WeighedAct
   }, 0);
 }
 
+/** How many remotes it takes to get along with acts; no number is enough where one that is done on purpose cannot be done at all. */
+export function remotesNeeded(figures: readonly ActFigures[], acts: readonly WeighedAct[]): number {
+  const wanted = new Set(acts.flatMap(({ act }) => (isOnPurpose(act) ? [eventOf(act)] : [])));
+  const isUndone = ({ event, verdict }: ActFigures) => wanted.has(event) && (verdict === "fails" || verdict === "unstable");
+  return figures.some(isUndone) ? Infinity : Math.max(1, ...figures.map(({ remotes }) => remotes));
+}
+
 /** Every lead for sound alone carries that of some row; one that carries nothing is not laid. */
 export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): boolean =>
   wires.every(

@@ -159,9 +159,9 @@ class Quest {
     const { players } = this.measure.space;
     return caps.heardOn(ground, plug).answer.map((heard): Leg => {
       const { settings, effort, isAlone } = heard;
-      const acts = ACTS_SHARE * actsBound(this.measure, ground, heard);
+      const acts = ACTS_SHARE * actsBound(this.measure, ground, heard).ease;
       return {
-        option: { player, kind, wire, settings, effort, points: 0, most: 0 },
+        option: { player, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 },
         adds: {
           arrivals: heard.points / 100,
           ease: acts + ((1 - ACTS_SHARE) * Number(isAlone)) / players.length,

@@ -14,6 +14,7 @@ import type { PlugsKnown } from "./plugs";
 import { reachOf } from "./reach";
 import { jobWith } from "./room-of";
 import { ByQuestions, Room, type Told } from "./by-questions";
+import type { ActsBound } from "./settle";
 import type { WiringSpace } from "./space";
 import { BySwitches } from "./switches";
 import type { Weights } from "./weights";
@@ -29,8 +30,8 @@ export interface Measure {
   readonly sounds: ByQuestions<readonly number[]>;
   readonly pictures: ByQuestions<readonly number[]>;
   readonly plugs: PlugsKnown;
-  /** How easy the acts of a player are, by all on which that rests. */
-  readonly ease: Map<string, number>;
+  /** How the acts of a player go, by all on which that rests. */
+  readonly ease: Map<string, ActsBound>;
   /** How far plugs fell when they were looked into on a backbone, and when they were heard on a ground. */
   readonly falls: { readonly looked: Falls; readonly heard: Falls };
 }

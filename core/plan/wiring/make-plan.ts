@@ -5,7 +5,7 @@ import type { Backbone } from "./backbones";
 import { jobWith } from "./room-of";
 import { addEffort, boxEffort, effortPoints, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
 import { giveOut, suppliedBy, withOwnIds } from "./give-out";
-import { figuresOf, leadsAreUsed, type PlanFigures } from "./figures";
+import { commonActs, figuresOf, leadsAreUsed, remotesNeeded, type PlanFigures } from "./figures";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
 import { bearsRemotes, hopePoints, remotePoints } from "./musts";
@@ -71,7 +71,8 @@ function planBy(
   const solved = boardOf(job);
   if (!leadsAreUsed(solved.rows, wires)) return null;
   const figures = figuresOf(space, solved, effort, { menus: menusOf(set, settings), toBuy: toBuy(backbone.boxes, wires) });
-  if (!bearsRemotes(space, figures.remotes)) return null;
+  const remotes = remotesNeeded(figures.acts, commonActs(space));
+  if (!bearsRemotes(space, remotes)) return null;
   const hoped = job.devices.map(({ id }) =>
     hopePoints(
       space,
@@ -79,7 +80,7 @@ function planBy(
       solved.rows.filter(({ player }) => player === id),
     ),
   );
-  const hopes = hoped.reduce((sum, one) => sum + one, remotePoints(space, figures.remotes));
+  const hopes = hoped.reduce((sum, one) => sum + one, remotePoints(space, remotes));
   const points =
     hopes +
     figures.sound * weights.sound +

@@ -15,13 +15,27 @@ export const hopePoints = (space: WiringSpace, device: string, rows: readonly Ar
 export const hopesAtMost = ({ hopes }: WiringSpace, device: string): number =>
   HOPE_POINTS * hopes.filter((want) => isOf(want, device)).length;
 
-/** Whether so many remotes are no more than must be borne. */
+/** Whether so many remotes as it takes are no more than must be borne. */
 export const bearsRemotes = ({ musts }: WiringSpace, remotes: number): boolean =>
   musts.every((want) => want.want !== "remotes" || remotes <= want.most);
 
 /** The points of what was hoped of the number of remotes; at most, where it is not known yet. */
 export const remotePoints = ({ hopes }: WiringSpace, remotes?: number): number =>
   HOPE_POINTS * hopes.filter((want) => want.want === "remotes" && (remotes === undefined || remotes <= want.most)).length;
+
+/** A number of remotes that a plan has no more of, and the points of hopes that are given up where it may have so many. */
+export interface RemoteLimit {
+  readonly most: number;
+  readonly lost: number;
+}
+
+/** What is to be told apart for the sake of wishes about remotes: how many there may be, from what fulfils all hopes to what fulfils none. */
+export function remoteLimits({ musts, hopes }: WiringSpace): readonly RemoteLimit[] {
+  const must = Math.min(Infinity, ...musts.flatMap((want) => (want.want === "remotes" ? [want.most] : [])));
+  const hoped = hopes.flatMap((want) => (want.want === "remotes" ? [want.most] : []));
+  const limits = [...new Set([...hoped, Infinity].map((most) => Math.min(most, must)))].toSorted((a, b) => a - b);
+  return limits.map((most) => ({ most, lost: HOPE_POINTS * hoped.filter((hope) => hope < most).length }));
+}
 
 type OfDevice = Exclude<Must, { want: "keep" | "remotes" }>;
 

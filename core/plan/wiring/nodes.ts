@@ -30,6 +30,7 @@ export class Worth {
     private readonly ground: Ground,
     private readonly known: Known,
     private readonly caps: Caps,
+    private readonly mostRemotes = Infinity,
   ) {}
 
   of(plug: Plug): number {
@@ -78,7 +79,7 @@ export class Worth {
   }
 
   private judge(plug: Plug, heard: readonly Heard[]): void {
-    const option = judge(this.measure, this.ground, plug, heard);
+    const option = judge(this.measure, this.ground, plug, heard, this.mostRemotes);
     this.options.set(plug, option);
     if (option) this.keep(plug, option.most);
   }
@@ -166,7 +167,7 @@ export function mostOfPlayers(tables: Tables, caps: Caps, falls: Falls, floor: n
     for (const plug of falls.furthest(open, tables.length)) {
       const before = caps.of(plug);
       caps.look(plug);
-      falls.note(plug, before - caps.of(plug));
+      falls.note(plug, before - Math.max(0, caps.of(plug)));
     }
   }
 }

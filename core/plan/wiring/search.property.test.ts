@@ -163,7 +163,12 @@ function pointsOf(
   const solved = solve(jobWith(space, hubs, wires, players), "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
   const figures = figuresOf(space, solved, effort, { menus: 0, toBuy: 0 });
-  const { sound, picture, ease, unplugged, remotes } = figures;
+  const { sound, picture, ease, unplugged, acts } = figures;
+  // An act that cannot be done is done with no number of remotes; what happens of itself is none.
+  const undone = acts.some(
+    ({ event, verdict }) => !/^(standby|night-update):/.test(event) && (verdict === "fails" || verdict === "unstable"),
+  );
+  const remotes = undone ? Infinity : figures.remotes;
   const isHad = (want: Must) => isHadBy(space, want, solved.rows, remotes);
   if (!space.musts.every(isHad)) return null;
   return {

@@ -3,6 +3,7 @@ import { backbonesOf } from "./backbones";
 import { boxSets } from "./box-sets";
 import { ByBound } from "./by-bound";
 import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
+import { remoteLimits, type RemoteLimit } from "./musts";
 import { foreseenPlan, planOf, type WiringPlan } from "./make-plan";
 import { ALIKE, divided, nodesFrom, Worth, type Known, type Node } from "./nodes";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
@@ -161,20 +162,24 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
     return needs ? [{ school, needs, allowed: allowedIn(measure.space, backbone, school, tables) }] : [];
   });
   looked.backbones += 1;
+  const limits = remoteLimits(measure.space);
   const known = new Map<string, Known>();
   const lost: Lost[] = [];
   const found: Node[] = [];
   for (const { ground, base } of groundsByPoints(measure, waiting)) {
     if (isOver()) return null;
-    const worth = new Worth(measure, ground, knownWith(known, ground), waiting.caps);
-    for (const { school, needs, allowed } of open) {
-      const floor = standing(school) + ALIKE;
-      if (base + players <= floor) continue;
-      if (lost.some((other) => isLostAlike(other, school, ground, base))) continue;
-      const nodes = nodesFrom({ ground, worth, school, needs, base }, allowed, floor);
-      if (nodes.length === 0) lost.push({ school, base, control: switchesOf(ground), switches: worth.switches });
-      // The very first is played at once: a plan to show, and something to beat.
-      for (const node of nodes) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
+    for (const remotes of limits) {
+      const worth = new Worth(measure, ground, knownWith(known, ground), waiting.caps, remotes.most);
+      for (const { school, needs, allowed } of open) {
+        const floor = standing(school) + ALIKE;
+        const place = { ground, worth, school, needs, base: base - remotes.lost };
+        if (place.base + players <= floor) continue;
+        if (lost.some((other) => isLostAlike(other, place, remotes))) continue;
+        const nodes = nodesFrom(place, allowed, floor);
+        if (nodes.length === 0) lost.push({ school, base: place.base, remotes, control: switchesOf(ground), switches: worth.switches });
+        // The very first is played at once: a plan to show, and something to beat.
+        for (const node of nodes) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
+      }
     }
   }
   return found;
@@ -184,13 +189,18 @@ function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => numbe
 interface Lost {
   readonly school: School;
   readonly base: number;
+  readonly remotes: RemoteLimit;
   readonly control: string;
   readonly switches: readonly Switch[];
 }
 
 /** Whether players cannot win on a ground for the same reasons as on another one, which had no fewer points before them. */
-const isLostAlike = (lost: Lost, school: School, ground: Ground, base: number): boolean =>
-  lost.school === school && base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground.hubs, lost.switches);
+const isLostAlike = (lost: Lost, { school, ground, base }: Pick<Node, "school" | "ground" | "base">, remotes: RemoteLimit): boolean =>
+  lost.school === school &&
+  lost.remotes === remotes &&
+  base <= lost.base &&
+  lost.control === switchesOf(ground) &&
+  standsAlike(ground.hubs, lost.switches);
 
 /** Plays a node through the full engine, where it can be foreseen that it is the best of its school so far, and gives what is left beside it. */
 function played(run: Run, node: Node, standing: (school: School) => number): readonly Node[] {

@@ -2,7 +2,7 @@ import { actFigures, householdOf, isOnPurpose } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
 import type { Cable } from "@/core/job";
 import { NO_EFFORT, type Effort } from "./effort";
-import { commonActs, easeOf, playerOfAct } from "./figures";
+import { commonActs, easeOf, playerOfAct, remotesNeeded } from "./figures";
 import type { Ground, Measure } from "./grounds";
 import type { Heard } from "./hear";
 import type { SettingChoice } from "./hub-settings";
@@ -18,6 +18,8 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
   readonly settings: readonly SettingChoice[];
   readonly effort: Effort;
   readonly points: number;
+  /** The acts that hang on its player alone take so many remotes; with others in the room never fewer. */
+  readonly remotes: number;
   /** No more points than this with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
   readonly most: number;
 }
@@ -28,21 +30,30 @@ export function unplugged({ space, weights }: Measure, { player, kind, wire }: P
   const isFirst = space.players[0]?.id === player;
   const ease = weights.ease * ACTS_SHARE * easeShare(space, player, (act) => isFirst || !isOnPurpose(act));
   const points = ease - UNPLUGGED_POINTS;
-  return { player, kind, wire, settings: [], effort: NO_EFFORT, points, most: points };
+  return { player, kind, wire, settings: [], effort: NO_EFFORT, points, remotes: 1, most: points };
 }
 
 /**
  * Judges the acts that hang on a player for each choice of its settings that was heard, and takes the best: settings of a player are its
  * own affair, so only the best of them can stand in a best plan, and of equal ones the first.
+ * @param mostRemotes choices whose acts take more remotes are none
  */
-export function judge(measure: Measure, ground: Ground, { player, kind, wire }: Plug, heard: readonly Heard[]): PlayerOption | null {
+export function judge(
+  measure: Measure,
+  ground: Ground,
+  { player, kind, wire }: Plug,
+  heard: readonly Heard[],
+  mostRemotes = Infinity,
+): PlayerOption | null {
   const { space, weights } = measure;
   const anywhere = weights.ease * ACTS_SHARE * easeShare(space, player);
-  const tried = heard.map((one): PlayerOption => {
-    const acts = weights.ease * ACTS_SHARE * actsBound(measure, ground, one);
+  const tried = heard.flatMap((one): PlayerOption[] => {
+    const { ease, remotes } = actsBound(measure, ground, one);
+    if (remotes > mostRemotes) return [];
+    const acts = weights.ease * ACTS_SHARE * ease;
     const isWhole = allArrive(one.rows) && allArrive(ground.rows);
     const { settings, effort } = one;
-    return { player, kind, wire, settings, effort, points: one.points + acts, most: one.most + (isWhole ? acts : anywhere) };
+    return [{ player, kind, wire, settings, effort, points: one.points + acts, remotes, most: one.most + (isWhole ? acts : anywhere) }];
   });
   const [first] = tried;
   if (!first) return null;
@@ -52,11 +63,19 @@ export function judge(measure: Measure, ground: Ground, { player, kind, wire }: 
 
 const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }) => arrives !== null);
 
+/** How the acts that hang on one player go where it is alone. */
+export interface ActsBound {
+  /** At most so easy. */
+  readonly ease: number;
+  /** At least so many remotes. */
+  readonly remotes: number;
+}
+
 /**
  * At most so easy can the acts be that hang on one player: waking it, and for the first player those that begin while it is watched.
  * With others in the room an address can be missing, never be more.
  */
-export function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): number {
+export function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): ActsBound {
   const player = set.id;
   // All on which control rests: the wires, its switches, and by which links sound arrives.
   const key = `${player} ${wireKey(wire.cable)} ${groundKey(ground)} ${linkKey(rows)}`;
@@ -66,13 +85,11 @@ export function actsBound({ space, ease }: Measure, ground: Ground, { player: se
   const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [set]);
   const all = [...ground.rows, ...rows];
   const household = householdOf(job, "planned", { solved: { job, state: "planned", units: [], rows: all }, mainScreen: space.mainScreen });
-  const found = easeOf(
-    actFigures(
-      household,
-      acts.map(({ act }) => act),
-    ),
-    acts,
+  const figures = actFigures(
+    household,
+    acts.map(({ act }) => act),
   );
+  const found = { ease: easeOf(figures, acts), remotes: remotesNeeded(figures, acts) };
   ease.set(key, found);
   return found;
 }
