@@ -1,4 +1,5 @@
 import type { Device } from "@/core/device";
+import type { CableEnd } from "@/core/job";
 import { actsAtBest, hearingOf, type Hearing } from "./ease-most";
 import type { Backbone } from "./backbones";
 import { Room } from "./by-questions";
@@ -9,7 +10,7 @@ import { bearsRemotes } from "./musts";
 import { passedIn, type Passed } from "./passed";
 import { asPlanned } from "./picture-on";
 import type { Plug } from "./plugs";
-import { isSeenAlone } from "./reach";
+import { seenAloneFrom } from "./reach";
 import { jobWith } from "./room-of";
 import { socketKey } from "./sockets";
 import { standInOf, type Standing } from "./stand-in";
@@ -17,12 +18,23 @@ import { BySwitches, type Switch } from "./switches";
 import { ACTS_SHARE } from "./weights";
 import type { Wire } from "./wires";
 
+/** What was looked into of a plug. */
+interface Looked {
+  readonly most: number;
+  readonly acts: number;
+  /** What passes of sound and picture is known too. */
+  readonly isWhole: boolean;
+}
+
+/** What passes where nothing is known of it: all there is. */
+const ANYTHING: Passed = { sounds: [], pictures: [] };
+
 /**
  * What the plugs of a backbone can bring at most, looked into no further than a search asks: at first by what their socket reaches at
  * all, then by what could come along the way of their sound, and by who hears whom.
  */
 export class Caps {
-  private readonly looked = new Map<Plug, { readonly most: number; readonly acts: number }>();
+  private readonly looked = new Map<Plug, Looked>();
   private readonly told = new Map<Plug, BySwitches<readonly Heard[]>>();
   /** Whether whoever sits in a socket is seen while the sound system sleeps. */
   private readonly alone = new Map<string, boolean>();
@@ -31,6 +43,7 @@ export class Caps {
   private readonly planned: readonly Device[];
   private room: Room | undefined;
   private hearing: Hearing | undefined;
+  private seenAlone: ((socket: CableEnd) => boolean) | undefined;
 
   constructor(
     private readonly measure: Measure,
@@ -44,6 +57,11 @@ export class Caps {
   }
 
   isLooked(plug: Plug): boolean {
+    return plug.kind === null || this.looked.get(plug)?.isWhole === true;
+  }
+
+  /** It is known who hears whom, which is the quicker half. */
+  isBegun(plug: Plug): boolean {
     return plug.kind === null || this.looked.has(plug);
   }
 
@@ -57,22 +75,34 @@ export class Caps {
     return this.looked.get(plug)?.acts ?? Infinity;
   }
 
+  /** Looks into who hears whom, and whether its player is seen alone. */
+  begin(plug: Plug): void {
+    if (!this.isBegun(plug)) this.lookInto(plug, null);
+  }
+
+  /** Looks into all of it, what passes of sound and picture too. */
   look(plug: Plug): void {
+    const { wire, kind } = plug;
+    const player = this.measure.space.players.find(({ id }) => id === plug.player);
+    if (player && wire && kind && !this.isLooked(plug))
+      this.lookInto(plug, this.passing(standInOf(this.measure.space, player, { wire, kind })));
+  }
+
+  private lookInto(plug: Plug, passed: Passed | null): void {
     const { space, most } = this.measure;
     const player = space.players.find(({ id }) => id === plug.player);
-    const { wire, reach, kind } = plug;
-    if (!player || !wire || !reach || !kind) return;
+    const { wire, reach } = plug;
+    if (!player || !wire || !reach) return;
     const { hubs, wires } = this.backbone;
     const { to, controlWire } = wire.cable;
-    const passed = this.passing(standInOf(space, player, { wire, kind }));
     this.hearing ??= hearingOf(space, jobWith(space, hubs, wires));
     const acts = actsAtBest(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
-    const job = () => jobWith(space, hubs, [...wires, wire], [player]);
-    const alone = this.alone.get(socketKey(to)) ?? isSeenAlone(space, job(), player);
+    this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires));
+    const alone = this.alone.get(socketKey(to)) ?? this.seenAlone(to);
     this.alone.set(socketKey(to), alone);
-    const cap = most.ofPlayer(player.id, { reach, wire }, { ...passed, acts: acts.ease, alone });
+    const cap = most.ofPlayer(player.id, { reach, wire }, { ...(passed ?? ANYTHING), acts: acts.ease, alone });
     const isBorne = bearsRemotes(space, acts.remotes);
-    this.looked.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease });
+    this.looked.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease, isWhole: passed !== null });
   }
 
   /** What passes at most of a player that stands for others. */

@@ -34,15 +34,15 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
   const system = wiresAt(space.system);
   // One with a knob alone is left on, one that is the screen is on with it.
   const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
-  const inputs = new Set(Array.from({ length: MOST_INPUTS }, (_, index) => childAddress(ROOT, index + 1)));
   const places = new Map<string, boolean>();
   const isAtInput = (end: CableEnd): boolean => {
     const key = `${end.device} ${end.port}`;
     const known = places.get(key);
     if (known !== undefined) return known;
     const address = addressAt(job, end, "planned");
-    places.set(key, address === NOWHERE || inputs.has(address));
-    return address === NOWHERE || inputs.has(address);
+    const found = address === NOWHERE || INPUTS.has(address);
+    places.set(key, found);
+    return found;
   };
   return {
     systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
@@ -56,6 +56,7 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
 
 /** A place of an address holds so many. Source: HDMI 1.4 §8.7. */
 const MOST_INPUTS = 15;
+const INPUTS: ReadonlySet<string | null> = new Set(Array.from({ length: MOST_INPUTS }, (_, index) => childAddress(ROOT, index + 1)));
 
 /** How the acts that hang on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
 export interface ActsAtBest {
@@ -68,7 +69,20 @@ export interface ActsAtBest {
  * and that is a step of its own; and whoever speaks where no screen hears it, from behind a receiver, is never told from what stands
  * before it.
  */
-export function actsAtBest(space: WiringSpace, { systemFollows }: Hearing, device: Device, heard: Heard): ActsAtBest {
+export function actsAtBest(space: WiringSpace, hearing: Hearing, device: Device, heard: Heard): ActsAtBest {
+  const known = reckoned.get(space) ?? new Map<string, ActsAtBest>();
+  reckoned.set(space, known);
+  const { mainScreen, anyScreen, system, isAtInput } = heard;
+  const key = `${device.id} ${[hearing.systemFollows, mainScreen, anyScreen, system, isAtInput].map(Number).join("")}`;
+  const found = known.get(key) ?? reckon(space, hearing, device, heard);
+  known.set(key, found);
+  return found;
+}
+
+/** There are few ways of being heard, and a space is never changed in place. */
+const reckoned = new WeakMap<WiringSpace, Map<string, ActsAtBest>>();
+
+function reckon(space: WiringSpace, { systemFollows }: Hearing, device: Device, heard: Heard): ActsAtBest {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
   let [ease, remotes] = [0, 1];

@@ -164,6 +164,9 @@ export function mostOfPlayers(tables: Tables, caps: Caps, falls: Falls, floor: n
     if (!found) return -Infinity;
     const open = found.plugs.filter((plug) => !caps.isLooked(plug));
     if (open.length === 0 || found.worth <= floor) return found.worth;
+    const fresh = open.filter((plug) => !caps.isBegun(plug));
+    fresh.forEach((plug) => caps.begin(plug));
+    if (fresh.length > 0) continue;
     for (const plug of falls.furthest(open, tables.length)) {
       const before = caps.of(plug);
       caps.look(plug);

@@ -19,15 +19,22 @@ export interface Reach {
  * Whether a player can be watched on the main screen while the sound system sleeps: its picture does not pass it, or it passes pictures on
  * in stand-by.
  */
-export function isSeenAlone({ system, mainScreen }: WiringSpace, job: Job, player: Device): boolean {
+export function isSeenAlone(space: WiringSpace, job: Job, player: Device): boolean {
   const plug = hdmiOut(player);
   const start = plug && cableAt(job, { device: player.id, port: plug.id });
-  if (!start) return false;
+  return start !== undefined && seenAloneFrom(space, job)(start.to);
+}
+
+/** The same of whoever sits in a socket. */
+export function seenAloneFrom(
+  { system, mainScreen }: WiringSpace,
+  { devices, cables }: Pick<Job, "devices" | "cables">,
+): (socket: CableEnd) => boolean {
   const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
-  const awake = job.devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
-  const far = farEnds(job.cables);
-  const { ends } = reached(new Map(awake.map((device) => [device.id, device])), far, start.to, "picture");
-  return mainScreen !== null && ends.has(mainScreen);
+  const awake = devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
+  const byId = new Map(awake.map((device) => [device.id, device]));
+  const far = farEnds(cables);
+  return (socket) => mainScreen !== null && reached(byId, far, socket, "picture").ends.has(mainScreen);
 }
 
 interface FarEnd {
