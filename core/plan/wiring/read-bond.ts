@@ -38,33 +38,29 @@ export interface WrittenWishes {
   readonly hope?: readonly string[] | undefined;
 }
 
+/** A wish that names nothing in the job. */
+interface Unread {
+  readonly option: keyof WrittenWishes;
+  readonly text: string;
+}
+
 /** Reads wishes on top of those of the brief; refused with the first that names nothing in the job. */
 export function readWishes(
   job: Job,
   { pin = [], forbid = [], must = [], hope = [] }: WrittenWishes,
-): Outcome<Required<PlanWishes>, { readonly option: keyof WrittenWishes; readonly text: string }> {
-  const bonds: Bond[] = [];
-  const musts: Must[] = [];
-  for (const [option, texts, read] of [
-    ["pin", pin, readPin],
-    ["forbid", forbid, readForbidden],
-  ] as const)
-    for (const text of texts) {
-      const bond = read(job, text);
-      if (!bond) return refused({ option, text });
-      bonds.push(bond);
-    }
-  for (const text of must) {
-    const wish = readMust(job, text);
-    if (!wish) return refused({ option: "must", text });
-    musts.push(wish);
-  }
-  const hopes: Want[] = [];
-  for (const text of hope) {
-    const wish = readWant(job, text);
-    if (!wish) return refused({ option: "hope", text });
-    hopes.push(wish);
-  }
+): Outcome<Required<PlanWishes>, Unread> {
+  const unread: Unread[] = [];
+  const readAll = <Wish>(option: keyof WrittenWishes, texts: readonly string[], read: (job: Job, text: string) => Wish | null) =>
+    texts.flatMap((text) => {
+      const wish = read(job, text);
+      if (wish === null) unread.push({ option, text });
+      return wish === null ? [] : [wish];
+    });
+  const bonds: readonly Bond[] = [...readAll("pin", pin, readPin), ...readAll("forbid", forbid, readForbidden)];
+  const musts: readonly Must[] = readAll("must", must, readMust);
+  const hopes: readonly Want[] = readAll("hope", hope, readWant);
+  const [first] = unread;
+  if (first) return refused(first);
   const own = wishesOf(job);
   return done({ bonds: [...own.bonds, ...bonds], musts: [...musts, ...own.musts], hopes: [...own.hopes, ...hopes] });
 }
