@@ -17,7 +17,7 @@ import {
   socketName,
   VERDICT_WORDS,
 } from "@/core/text";
-import { askServer, VerdictShape } from "@/ui/kit";
+import { askServer, TitledList, VerdictShape } from "@/ui/kit";
 import type { PlanQuestion, Planning } from "@/ui/plans";
 import { joinWords } from "@/ui/words";
 import styles from "./join.module.css";
@@ -79,38 +79,21 @@ function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: b
           ))}
         </ul>
       ) : null}
-      <h3>{joinWords.needed}</h3>
-      {needed.length ? (
-        <ul>
-          {needed.map((line) => (
-            <li key={shoppingWords(line)}>{shoppingWords(line)}</li>
-          ))}
-        </ul>
-      ) : (
-        <p>{joinWords.nothingNeeded}</p>
-      )}
-      <h3>{joinWords.plug}</h3>
-      <ul>
-        {plan.wires.map(({ cable }) => (
-          <li key={cable.id}>
-            {joinWords.join(cableClassName(cable.class), socketName(plan.job, cable.from), socketName(plan.job, cable.to))}
-          </li>
-        ))}
-      </ul>
-      {menus.length ? (
-        <>
-          <h3>{joinWords.menus}</h3>
-          <ul>
-            {menus.flatMap(({ device, rows }) =>
-              rows.map(({ key, value }) => (
-                <li key={`${device} ${key}`}>
-                  {deviceName(plan.job, device)}: {settingSentence(key, value)}
-                </li>
-              )),
-            )}
-          </ul>
-        </>
-      ) : null}
+      <TitledList title={joinWords.needed} lines={needed.map(shoppingWords)} none={joinWords.nothingNeeded} />
+      <TitledList
+        title={joinWords.plug}
+        lines={plan.wires.map(({ cable }) =>
+          joinWords.join(cableClassName(cable.class), socketName(plan.job, cable.from), socketName(plan.job, cable.to)),
+        )}
+        none={null}
+      />
+      <TitledList
+        title={joinWords.menus}
+        lines={menus.flatMap(({ device, rows }) =>
+          rows.map(({ key, value }) => `${deviceName(plan.job, device)}: ${settingSentence(key, value)}`),
+        )}
+        none={null}
+      />
       <p className={styles.caution}>{joinWords.supposed}</p>
       <Button type="primary" size="large" onClick={() => void keep()}>
         {joinWords.keep}

@@ -15,5 +15,6 @@ export { SocketShape } from "./socket-shape";
 export { Switcher } from "./switcher";
 export { SUPPLY_OPTIONS } from "./supply-options";
 export { Tabs } from "./tabs";
+export { TitledList } from "./titled-list";
 export { useChosen } from "./use-chosen";
 export { VerdictMark, VerdictShape } from "./verdict-mark";

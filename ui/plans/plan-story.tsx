@@ -16,7 +16,7 @@ import {
   socketName,
 } from "@/core/text";
 import { useJob } from "@/ui/job";
-import { printPage, saveFile } from "@/ui/kit";
+import { printPage, saveFile, TitledList } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import styles from "./plans.module.css";
 
@@ -38,9 +38,9 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
           <li key={line}>{line}</li>
         ))}
       </ul>
-      <Part title={plansWords.givenUp} lines={lost.map(({ words }) => words)} none={plansWords.nothingGivenUp} />
-      <Part title={plansWords.missing} lines={shopping.map(shoppingWords)} none={plansWords.nothingMissing} />
-      <Part
+      <TitledList title={plansWords.givenUp} lines={lost.map(({ words }) => words)} none={plansWords.nothingGivenUp} />
+      <TitledList title={plansWords.missing} lines={shopping.map(shoppingWords)} none={plansWords.nothingMissing} />
+      <TitledList
         title={plansWords.toDo}
         lines={schedule.map(({ cable, work, adapter }) =>
           plansWords.lay(
@@ -52,14 +52,14 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
         )}
         none={plansWords.nothingToDo}
       />
-      <Part
+      <TitledList
         title={plansWords.menus}
         lines={menus.flatMap(({ device, rows }) =>
           rows.map(({ key, value }) => `${deviceName(plan.job, device)}: ${settingSentence(key, value)}`),
         )}
         none={plansWords.noMenus}
       />
-      <Part
+      <TitledList
         title={plansWords.delays}
         lines={delaysOf(plan).map(({ at, ms, spreadMs }) => plansWords.delay(socketName(plan.job, at), ms, spreadMs))}
         none={plansWords.noDelays}
@@ -82,22 +82,5 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
       </div>
       {shopping.some(({ kind }) => kind === "box") ? <p className={styles.caution}>{plansWords.mainsCaution}</p> : null}
     </div>
-  );
-}
-
-function Part({ title, lines, none }: { title: string; lines: readonly string[]; none: string }) {
-  return (
-    <section>
-      <h3>{title}</h3>
-      {lines.length ? (
-        <ul>
-          {lines.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
-      ) : (
-        <p className={styles.quiet}>{none}</p>
-      )}
-    </section>
   );
 }

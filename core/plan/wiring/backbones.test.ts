@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { rooms, spaceOf, type RoomParts } from "@/demo/small-rooms-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { cableClassFact } from "@/core/facts";
 import { findPort, whyNotPlug } from "@/core/job";
@@ -11,7 +12,6 @@ import { standInOf } from "./stand-in";
 import { BySwitches } from "./switches";
 import { hubOf, schoolsOn } from "./schools";
 import { inputKinds, NO_SOCKETS } from "./sockets";
-import { rooms, spaceOf, type RoomParts } from "./rooms-under-test";
 import { wiringSpace } from "./space";
 import { PRESETS } from "./weights";
 

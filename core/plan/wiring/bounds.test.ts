@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { Caps } from "./caps";
 import { backboneEffort, foreseenPlan, planOf } from "./make-plan";
 import { bestSettled, Worth } from "./nodes";
@@ -7,7 +8,7 @@ import { effortPoints } from "./effort";
 import { commonActs, remotesNeeded } from "./figures";
 import { type PlayerOption } from "./settle";
 import { switchesOf } from "./switches";
-import { rooms, spaceOf, worked } from "./rooms-under-test";
+import { worked } from "./worked-under-test";
 import { PRESETS } from "./weights";
 
 const kindOf = ({ kind }: Pick<PlayerOption, "kind">) => (kind ? `${kind.device} ${kind.ports.join()}` : "");

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { solve } from "@/core/chain";
 import { backbonesOf } from "./backbones";
@@ -8,7 +9,7 @@ import { passedIn } from "./passed";
 import { jobWith } from "./room-of";
 import { newMeasure, rowsIn } from "./grounds";
 import { plugsOf } from "./plugs";
-import { rooms, spaceOf, worked } from "./rooms-under-test";
+import { worked } from "./worked-under-test";
 import { wiringSpace } from "./space";
 import { PRESETS } from "./weights";
 
