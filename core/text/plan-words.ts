@@ -3,6 +3,7 @@ import { arrivalsOf } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import {
+  failingActs,
   isCutOff,
   type Must,
   type PlanFigures,
@@ -77,7 +78,7 @@ export function givenUp(plan: WiringPlan): readonly { readonly arrival: Arrival;
 /** Figures of a plan as short lines: what it gives, then what it asks. */
 export function figureLines(plan: WiringPlan): readonly string[] {
   const { figures } = plan;
-  const failing = figures.acts.filter(({ verdict }) => verdict === "fails" || verdict === "unstable").length;
+  const failing = failingActs(figures.acts).length;
   const { whole, reduced, without, newCables, pulls, minutes, menus, remotes, steps, onControl } = figures;
   return [
     [`${plural(whole, "row")} whole`, ...(reduced ? [`${reduced} reduced`] : []), ...(without ? [`${without} without sound`] : [])].join(

@@ -2,7 +2,7 @@
 
 import { useMemo } from "react";
 import { arrivalsOf, type Arrival } from "@/core/chain";
-import type { WiringPlan } from "@/core/plan";
+import { failingActs, type WiringPlan } from "@/core/plan";
 import { arrivalSentence, deviceName, rowWords } from "@/core/text";
 import { CordThumbnail, VerdictShape } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
@@ -103,6 +103,7 @@ const FIGURES: readonly { readonly name: string; readonly of: (plan: WiringPlan)
   { name: plansWords.ease, of: ({ figures }) => Math.round(figures.ease * 100), say: percent },
   { name: plansWords.picture, of: ({ figures }) => Math.round(figures.picture * 100), say: percent },
   { name: plansWords.remotes, of: ({ figures }) => figures.remotes, say: String },
+  { name: plansWords.failing, of: ({ figures }) => failingActs(figures.acts).length, say: String },
   { name: plansWords.money, of: ({ figures }) => figures.money + figures.guessed, say: rounded },
   { name: plansWords.work, of: ({ figures }) => Math.max(0, Math.round(figures.minutes)), say: plansWords.minutes },
   { name: plansWords.newCables, of: ({ figures }) => figures.newCables, say: String },

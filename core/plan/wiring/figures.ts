@@ -126,11 +126,14 @@ export function easeOf(figures: readonly ActFigures[], acts: readonly WeighedAct
   }, 0);
 }
 
+/** Acts that cannot be done, with whatever steps, or that never come to rest. */
+export const failingActs = (acts: readonly ActFigures[]): readonly ActFigures[] =>
+  acts.filter(({ verdict }) => verdict === "fails" || verdict === "unstable");
+
 /** How many remotes it takes to get along with acts; no number is enough where one that is done on purpose cannot be done at all. */
 export function remotesNeeded(figures: readonly ActFigures[], acts: readonly WeighedAct[]): number {
   const wanted = new Set(acts.flatMap(({ act }) => (isOnPurpose(act) ? [eventOf(act)] : [])));
-  const isUndone = ({ event, verdict }: ActFigures) => wanted.has(event) && (verdict === "fails" || verdict === "unstable");
-  return figures.some(isUndone) ? Infinity : Math.max(1, ...figures.map(({ remotes }) => remotes));
+  return failingActs(figures).some(({ event }) => wanted.has(event)) ? Infinity : Math.max(1, ...figures.map(({ remotes }) => remotes));
 }
 
 /** Every lead for sound alone carries that of some row; one that carries nothing is not laid. */

@@ -50,6 +50,7 @@ export const plansWords = {
   ease: "Ease of everyday acts",
   picture: "Picture kept",
   remotes: "Remotes for one act",
+  failing: "Acts that go wrong",
   money: "To spend, about",
   work: "Work on site, about",
   newCables: "New cables",
