@@ -84,9 +84,9 @@ class Joining {
   /** Whether what is asked of boxes and screens can still come of the outputs from one on. */
   private canStillBe(at: number, wires: readonly Wire[]): boolean {
     const { space, boxes } = this.standing;
-    const done = at > 0 && this.outputs[at - 1]?.device !== this.outputs[at]?.device ? this.outputs[at - 1]?.device : null;
-    const box = done ? boxes.find(({ device }) => device.id === done)?.device : undefined;
-    if (box && !showsOn(box, wires)) return false;
+    const done = this.outputs[at - 1]?.device;
+    const box = done === this.outputs[at]?.device ? undefined : boxes.find(({ device }) => device.id === done);
+    if (box && !showsOn(box.device, wires)) return false;
     if (boxes.length < 2) return true;
     const dark = space.screens.filter(({ id }) => !wires.some(({ cable }) => cable.to.device === id)).length;
     return dark <= this.outputs.length - at;

@@ -82,10 +82,8 @@ export class Caps {
 
   /** Looks into all of it, what passes of sound and picture too. */
   look(plug: Plug): void {
-    const { wire, kind } = plug;
-    const player = this.measure.space.players.find(({ id }) => id === plug.player);
-    if (player && wire && kind && !this.isLooked(plug))
-      this.lookInto(plug, this.passing(standInOf(this.measure.space, player, { wire, kind })));
+    const passed = this.isLooked(plug) ? null : this.passedBy(plug);
+    if (passed) this.lookInto(plug, passed);
   }
 
   private lookInto(plug: Plug, passed: Passed | null): void {
@@ -105,8 +103,12 @@ export class Caps {
     this.looked.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease, isWhole: passed !== null });
   }
 
-  /** What passes at most of a player that stands for others. */
-  private passing(standing: Standing): Passed {
+  /** What passes at most by a plug; null where it is unplugged. */
+  private passedBy({ player: id, wire, kind }: Plug): Passed | null {
+    const { space } = this.measure;
+    const player = space.players.find((one) => one.id === id);
+    if (!player || !wire || !kind) return null;
+    const standing = standInOf(space, player, { wire, kind });
     const known = this.passed.get(standing.wire) ?? this.passedOf(standing);
     this.passed.set(standing.wire, known);
     return known;
@@ -125,11 +127,7 @@ export class Caps {
   heardOn(ground: Ground, plug: Plug): { readonly answer: readonly Heard[]; readonly switches: readonly Switch[] } {
     const told = this.told.get(plug) ?? new BySwitches();
     this.told.set(plug, told);
-    const { space } = this.measure;
-    const player = space.players.find(({ id }) => id === plug.player);
-    const { wire, kind } = plug;
-    const sounds = player && wire && kind ? this.passing(standInOf(space, player, { wire, kind })).sounds : [];
-    return told.of(ground.hubs, () => hear(this.measure, ground, plug, sounds));
+    return told.of(ground.hubs, () => hear(this.measure, ground, plug, this.passedBy(plug)?.sounds));
   }
 
   /** What the hubs play themselves can keep of its sound. */

@@ -1,12 +1,11 @@
 import { actFigures, actsOf, castOf, eventOf, householdOf, isOnPurpose, relianceOf, type Act, type ActFigures } from "@/core/cec";
 import type { Arrival, Solved } from "@/core/chain";
-import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import type { Effort } from "./effort";
 import { isSeenAlone } from "./reach";
 import type { WiringSpace } from "./space";
 import { ACT_WEIGHTS, ACTS_SHARE, actEase, pictureKept, soundKept, type Weights } from "./weights";
-import type { Wire } from "./wires";
+import { isLead, type Wire } from "./wires";
 
 /** What a plan gives and what it costs, each with its unit. */
 export interface PlanFigures extends Effort {
@@ -140,7 +139,7 @@ export function remotesNeeded(figures: readonly ActFigures[], acts: readonly Wei
 export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): boolean =>
   wires.every(
     ({ cable }) =>
-      cableClassFact(cable.class).ends[0] === "hdmi" ||
+      !isLead(cable) ||
       rows.some(({ arrives, hops }) => arrives && hops.some(({ device, port }) => device === cable.to.device && port === cable.to.port)),
   );
 

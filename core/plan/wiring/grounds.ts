@@ -1,5 +1,4 @@
 import { arrivalsOnly, type Arrival } from "@/core/chain";
-import { cableClassFact } from "@/core/facts";
 import type { Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import type { Backbone } from "./backbones";
@@ -18,6 +17,7 @@ import type { ActsBound } from "./settle";
 import type { WiringSpace } from "./space";
 import { BySwitches } from "./switches";
 import type { Weights } from "./weights";
+import { isLead } from "./wires";
 
 /** What stays the same for every ground of a search, and what it has worked out already. */
 export interface Measure {
@@ -116,7 +116,7 @@ function hubChoices(
 export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
   const leaves = (kind: (cable: Cable) => boolean) => wires.some(({ cable }) => cable.from.device === hub.id && kind(cable));
   const isPaired = leaves((cable) => cable.class === "bluetooth");
-  const hasLead = space.screens.includes(hub) && leaves(({ class: kind }) => cableClassFact(kind).ends[0] !== "hdmi");
+  const hasLead = space.screens.includes(hub) && leaves(isLead);
   return choicesOf(hub, hub.id === space.system.id && space.screens.includes(hub)).flatMap((values) => {
     const [first] = values;
     if (first?.key === "bluetooth" && !isPaired) return [];

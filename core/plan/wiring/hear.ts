@@ -3,13 +3,13 @@ import type { Content, Device } from "@/core/device";
 import { addEffort, effortPoints, menuEffort, wireEffort, type Effort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
 import { rowsIn, type Ground, type Measure } from "./grounds";
-import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
+import { choicesOf, combinations, type SettingChoice } from "./hub-settings";
 import { fulfils, hopePoints, hopesAtMost } from "./musts";
 import type { Plug } from "./plugs";
 import { isSeenAlone } from "./reach";
 import { jobWith } from "./room-of";
 import type { WiringSpace } from "./space";
-import { standInOf } from "./stand-in";
+import { setLike, standInOf } from "./stand-in";
 import { ACTS_SHARE, soundKept } from "./weights";
 import type { Wire } from "./wires";
 
@@ -56,10 +56,7 @@ export function hear(
   for (const settings of combinations(choicesOf(player, false))) {
     const menus = menuEffort([player], settings);
     if (menus.minutes >= fewestMinutes) continue;
-    const set = withSettings(
-      standIn,
-      settings.map((choice) => ({ ...choice, device: standIn.id })),
-    );
+    const set = setLike(standIn, settings);
     const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [set]);
     const { answer: rows, asked } = rowsIn(measure, job, standIn.id);
     for (const question of asked) questions.add(question);

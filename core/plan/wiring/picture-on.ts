@@ -4,6 +4,7 @@ import type { Cable } from "@/core/job";
 import { choicesOf, withSettings } from "./hub-settings";
 import { inputKinds, NO_SOCKETS } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
+import { shownKept } from "./weights";
 
 /** How much of its picture each content of a player can keep on a screen, 0 to 1, in the order of its contents. */
 export type PictureOn = (player: string, screen: string) => readonly number[];
@@ -40,7 +41,7 @@ function keptDirectly(space: WiringSpace, playerId: string, screenId: string): r
  * contents. A picture that a switch shuts could come with another setting, and counts whole.
  */
 export const pictureAtMost = (rig: Rig, player: string): readonly number[] =>
-  picturesOf(rig, player).map(({ seen }) => seen.reduce((sum, { picture, losses }) => sum + (picture && losses.length > 0 ? 0.5 : 1), 0));
+  picturesOf(rig, player).map(({ seen }) => seen.reduce((sum, { picture, losses }) => sum + (picture ? shownKept(losses) : 1), 0));
 
 /** Devices are never changed in place, so each is set as planned once. */
 const planned = new WeakMap<Device, Device>();
@@ -77,6 +78,6 @@ function keptIn(space: WiringSpace, player: Device, screen: Device, port: string
   return picturesOf(makeRig(job, "planned"), player.id).map(({ content, seen: [seen] }) => {
     // What has no picture has none to lose.
     if (!content.picture) return 1;
-    return seen?.picture ? (seen.losses.length === 0 ? 1 : 0.5) : 0;
+    return seen?.picture ? shownKept(seen.losses) : 0;
   });
 }

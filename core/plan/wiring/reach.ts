@@ -1,9 +1,8 @@
-import { cableClassFact } from "@/core/facts";
 import { effectiveSetting, type Device } from "@/core/device";
 import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
 import { socketKey } from "./sockets";
 import { hdmiOut, type WiringSpace } from "./space";
-import type { Wire } from "./wires";
+import { isLead, type Wire } from "./wires";
 
 /** What could at best be reached from a socket, were every gate open and every format passed. */
 export interface Reach {
@@ -105,6 +104,3 @@ function reached(
   visit(socket);
   return { ends, leads };
 }
-
-/** It carries sound alone. */
-export const isLead = ({ class: kind }: Cable): boolean => cableClassFact(kind).ends[0] !== "hdmi";

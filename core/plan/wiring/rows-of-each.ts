@@ -1,9 +1,8 @@
 import type { Arrival } from "@/core/chain";
 import { rowsIn, type Ground, type Measure } from "./grounds";
-import { withSettings } from "./hub-settings";
 import { jobWith } from "./room-of";
 import type { PlayerOption } from "./settle";
-import { standInOf } from "./stand-in";
+import { setLike, standInOf } from "./stand-in";
 
 /** Grounds and options are never changed in place, so the rows of each option are gathered once. */
 const gathered = new WeakMap<Ground, Map<PlayerOption, readonly Arrival[]>>();
@@ -26,10 +25,7 @@ function rowsAlone(measure: Measure, ground: Ground, { player: id, wire, kind, s
   if (!player) return [];
   const plugged = wire && kind ? standInOf(space, player, { wire, kind }) : null;
   const standIn = plugged?.device ?? player;
-  const set = withSettings(
-    standIn,
-    settings.map((choice) => ({ ...choice, device: standIn.id })),
-  );
+  const set = setLike(standIn, settings);
   const job = jobWith(space, ground.hubs, [...ground.backbone.wires, ...(plugged ? [plugged.wire] : [])], [set]);
   const { answer } = rowsIn(measure, job, standIn.id);
   return standIn.id === id ? answer : answer.map((row) => ({ ...row, player: id, id: `${id}${row.id.slice(standIn.id.length)}` }));

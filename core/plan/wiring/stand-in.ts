@@ -1,4 +1,5 @@
 import type { Device } from "@/core/device";
+import { withSettings, type SettingChoice } from "./hub-settings";
 import type { SocketKind } from "./sockets";
 import type { WiringSpace } from "./space";
 import type { Wire } from "./wires";
@@ -36,6 +37,13 @@ export function standInOf(
   wires.set(key, same);
   return { device, wire: same };
 }
+
+/** Set as the player is for which it stands. */
+export const setLike = (standIn: Device, settings: readonly SettingChoice[]): Device =>
+  withSettings(
+    standIn,
+    settings.map((choice) => ({ ...choice, device: standIn.id })),
+  );
 
 function pairUp(space: WiringSpace): ReadonlyMap<string, Device> {
   const [first, ...others] = space.players;

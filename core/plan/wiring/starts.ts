@@ -3,9 +3,10 @@ import type { Backbone } from "./backbones";
 import { isGatherer } from "./gatherer";
 import type { Plug } from "./plugs";
 import { allowsHub, hubOf, type School } from "./schools";
-import { isLead, reachOf } from "./reach";
+import { reachOf } from "./reach";
 import { inputKinds, NO_SOCKETS, socketKey } from "./sockets";
 import type { WiringSpace } from "./space";
+import { isLead } from "./wires";
 
 /** The plugs of each player, in the order of the players. */
 export type Tables = readonly (readonly Plug[])[];

@@ -44,9 +44,11 @@ export function soundKept(
 /** How much of its picture a row keeps, 0 to 1. A row that has none keeps all there is where it is heard. */
 export function pictureKept({ content, picture, pictureLosses, arrives }: Arrival): number {
   if (!content.picture) return arrives ? 1 : 0;
-  if (!picture) return 0;
-  return pictureLosses.length === 0 ? 1 : 0.5;
+  return picture ? shownKept(pictureLosses) : 0;
 }
+
+/** How much is kept of a picture that is shown: what it loses costs half of it. */
+export const shownKept = (losses: Arrival["pictureLosses"]): number => (losses.length === 0 ? 1 : 0.5);
 
 /** How easy an act is, 0 to 1: as wished, with steps that remain, or not at all. */
 export function actEase({ verdict, steps }: Pick<ActFigures, "verdict" | "steps">): number {

@@ -30,6 +30,9 @@ export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: C
   return wires;
 }
 
+/** It carries sound alone. */
+export const isLead = ({ class: kind }: Cable): boolean => cableClassFact(kind).ends[0] !== "hdmi";
+
 /** A wire that lies as it does now. */
 export const isUnchanged = ({ cable, lying }: Wire): boolean =>
   lying !== null && lying.from.port === cable.from.port && lying.to.port === cable.to.port && lying.controlWire === cable.controlWire;
@@ -42,7 +45,7 @@ function withAdapters(job: Job, wires: readonly Wire[]): readonly Wire[] {
   const [first] = wires;
   const quirks = first ? (findDevice(job, first.cable.from.device)?.control.quirks ?? []) : [];
   if (quirks.length === 0) return wires;
-  const isHdmi = ({ cable }: Wire) => cableClassFact(cable.class).ends[0] === "hdmi" && cable.controlWire;
+  const isHdmi = ({ cable }: Wire) => !isLead(cable) && cable.controlWire;
   return [...wires, ...wires.filter(isHdmi).map((wire): Wire => ({ ...wire, cable: { ...wire.cable, controlWire: false } }))];
 }
 
@@ -76,7 +79,7 @@ const isTooLong = ({ class: kind, lengthM }: Cable): boolean => kind === "ultra-
 
 /** Nothing a new cable could do better: every wire of the best class, or no HDMI at all. A wide stick without extender covers its neighbours. */
 const isBest = (cable: Cable, wide: boolean): boolean =>
-  cableClassFact(cable.class).ends[0] !== "hdmi" ||
+  isLead(cable) ||
   (cable.class === "direct-plug" && !wide) ||
   cable.class === "hdmi-extender" ||
   (cable.class === "ultra-high-speed" && cable.returnWires === "earc" && cable.controlWire && !isTooLong(cable));
