@@ -38,8 +38,10 @@ export type OperandFinding =
   | { readonly code: "operands-missing"; readonly field: string }
   | { readonly code: "impossible-address"; readonly address: PhysicalAddress };
 
+const ROWS = new Map<CecMessageName, CecMessageRow>(CEC_MESSAGES.map((row) => [row.name, row]));
+
 export const rowOf = (name: CecMessageName): CecMessageRow => {
-  const row = CEC_MESSAGES.find((one) => one.name === name);
+  const row = ROWS.get(name);
   if (!row) throw new Error(`No message ${name}`);
   return row;
 };

@@ -68,7 +68,6 @@ interface Waiting {
 }
 interface Due {
   readonly atMs: number;
-  readonly order: number;
   readonly device: string;
   readonly happening: Happening | PlaceShown;
 }
@@ -85,11 +84,11 @@ export function simulate(stations: ReadonlyMap<string, Station>, pressed: readon
   const frames: SentFrame[] = [];
   const changes: StateChange[] = [];
   const chance = chanceOf(seed);
-  let count = 0;
-  let due: Due[] = [];
+  /** The earliest first; of two at one moment the one that was scheduled first. */
+  const due: Due[] = [];
   const schedule = (atMs: number, device: string, happening: Due["happening"]) => {
-    due.push({ atMs, order: (count += 1), device, happening });
-    due.sort((a, b) => a.atMs - b.atMs || a.order - b.order);
+    const later = due.findLastIndex((other) => other.atMs <= atMs) + 1;
+    due.splice(later, 0, { atMs, device, happening });
   };
   /** Whoever reads its place through this screen finds it or loses it. */
   const showEdid = (tMs: number, screen: string, shown: boolean) => {
@@ -100,9 +99,11 @@ export function simulate(stations: ReadonlyMap<string, Station>, pressed: readon
     const station = now.get(device);
     if (!station) return;
     const step = stepOf(station, happening);
-    for (const what of WATCHED) if (step.station[what] !== station[what]) changes.push({ tMs, device, what, value: step.station[what] });
-    now.set(device, step.station);
-    if ((step.station.power === "on") !== (station.power === "on")) showEdid(tMs, device, step.station.power === "on");
+    if (step.station !== station) {
+      for (const what of WATCHED) if (step.station[what] !== station[what]) changes.push({ tMs, device, what, value: step.station[what] });
+      now.set(device, step.station);
+      if ((step.station.power === "on") !== (station.power === "on")) showEdid(tMs, device, step.station.power === "on");
+    }
     // A device thinks for a moment before it answers; how long differs from time to time.
     let readyMs = tMs + (happening.kind === "hears" ? 20 + 60 * chance() : 5);
     for (const { to, message } of step.sends) {
@@ -119,23 +120,19 @@ export function simulate(stations: ReadonlyMap<string, Station>, pressed: readon
     if (!next && !first) return { frames, changes, end: now, restless: false };
     if (first && (!next || first.atMs <= next.startMs)) {
       if (first.atMs > LONGEST_MS) break;
-      due = due.slice(1);
+      due.shift();
       happen(first.atMs, first.device, first.happening);
       continue;
     }
     if (!next || next.startMs > LONGEST_MS) break;
-    const sent = sendOne(now, queues, wires, next);
+    const listeners = listenersOf(now, next);
+    const sent = sendOne(queues, wires, next, listeners);
     frames.push(sent);
+    const { from, to, message } = sent.frame;
     const sender = now.get(sent.device);
-    if (!sent.acknowledged || !sent.frame.message || !sender) continue;
-    for (const listener of listenersOf(now, sent))
-      schedule(sent.endMs, listener, {
-        kind: "hears",
-        from: sent.frame.from,
-        toAll: sent.frame.to === EVERYONE,
-        message: sent.frame.message,
-        fromMaker: sender.nature.maker,
-      });
+    if (!sent.acknowledged || !message || !sender) continue;
+    const hears = { kind: "hears", from, toAll: to === EVERYONE, message, fromMaker: sender.nature.maker } as const;
+    for (const listener of listeners) schedule(sent.endMs, listener, hears);
   }
   return { frames, changes, end: now, restless: true };
 }
@@ -167,9 +164,10 @@ function nextFrame(
   wires: ReadonlyMap<number, { freeMs: number; last: string | null }>,
 ): Next | null {
   let best: Next | null = null;
-  for (const [device, [waiting]] of queues) {
-    const station = stations.get(device);
-    if (!waiting || !station) continue;
+  for (const [device, queue] of queues) {
+    const waiting = queue[0];
+    const station = waiting && stations.get(device);
+    if (!station) continue;
     const { wire } = station.nature;
     const { freeMs, last } = wires.get(wire) ?? { freeMs: 0, last: null };
     const rest = restMs(waiting.again ? "again" : last === device ? "same-initiator" : "new-initiator");
@@ -188,14 +186,14 @@ function earlier(best: Next | null, other: Next): Next {
 }
 
 function sendOne(
-  stations: ReadonlyMap<string, Station>,
   queues: Map<string, Waiting[]>,
   wires: Map<number, { freeMs: number; last: string | null }>,
   { startMs, wire, device, waiting, gaveWay }: Next,
+  listeners: readonly string[],
 ): SentFrame {
   const bytes = bytesOfFrame(waiting.frame);
   const endMs = startMs + frameMs(bytes.length);
-  const acknowledged = waiting.frame.to === EVERYONE || listenersOf(stations, { wire, device, frame: waiting.frame }).length > 0;
+  const acknowledged = waiting.frame.to === EVERYONE || listeners.length > 0;
   const rest = queues.get(device)?.slice(1) ?? [];
   const isGivenUp = acknowledged || waiting.frame.message === null || waiting.again >= CEC_TIMES.triesAgain;
   queues.set(device, isGivenUp ? rest : [{ ...waiting, readyMs: endMs, again: waiting.again + 1 }, ...rest]);
@@ -204,17 +202,16 @@ function sendOne(
 }
 
 /** Who takes a frame in: the one that holds its address, or everyone else on the wire. */
-const listenersOf = (
-  stations: ReadonlyMap<string, Station>,
-  { wire, device, frame }: Pick<SentFrame, "wire" | "device" | "frame">,
-): readonly string[] =>
-  [...stations.values()].flatMap((station) => {
+function listenersOf(stations: ReadonlyMap<string, Station>, { wire, device, waiting: { frame } }: Next): readonly string[] {
+  const listeners: string[] = [];
+  for (const station of stations.values()) {
     const { nature } = station;
+    if (nature.wire !== wire || nature.device === device) continue;
     const address = addressOf(station);
-    return nature.device !== device && nature.wire === wire && address !== null && (frame.to === EVERYONE || address === frame.to)
-      ? [nature.device]
-      : [];
-  });
+    if (address !== null && (frame.to === EVERYONE || address === frame.to)) listeners.push(nature.device);
+  }
+  return listeners;
+}
 
 /** Numbers from 0 to 1 that a seed decides: a linear congruential generator, constants of Numerical Recipes §7.1. */
 function chanceOf(seed: number): () => number {

@@ -1,6 +1,6 @@
 import type { CecKind } from "@/core/facts";
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
-import { cableAt, findDevice, type Cable, type CableEnd, type Job } from "@/core/job";
+import { cableAt, findDevice, type CableEnd, type Job } from "@/core/job";
 import { childAddress, NOWHERE, ROOT, type PhysicalAddress } from "./address";
 
 /** A device on the control wire. */
@@ -110,30 +110,48 @@ export interface ControlWires {
 
 /** Joins the control wires of a room: along HDMI cables, and inside devices that hand it on. */
 export function controlWires(job: Job): ControlWires {
-  const ends = job.devices.flatMap((device) => hdmiPorts(device).map(({ id }) => keyOf({ device: device.id, port: id })));
-  const parent = new Map(ends.map((end) => [end, end]));
-  const find = (end: string): string => {
-    const up = parent.get(end) ?? end;
-    return up === end ? end : find(up);
+  const pieces = new Map(job.devices.map((device) => [device.id, piecesOf(device)]));
+  const pieceAt = ({ device, port }: CableEnd) => pieces.get(device)?.get(port);
+  const joined = new Map<string, string>();
+  const find = (piece: string): string => {
+    const up = joined.get(piece);
+    return up === undefined ? piece : find(up);
   };
-  const join = (a: string, b: string) => parent.set(find(a), find(b));
-  for (const device of job.devices) {
-    const joined = hdmiPorts(device).filter(({ id }) => joinedAt(device, id));
-    for (const port of joined.slice(1))
-      join(keyOf({ device: device.id, port: joined[0]?.id ?? port.id }), keyOf({ device: device.id, port: port.id }));
+  for (const cable of job.cables) {
+    // Pin 13 is in every HDMI cable of copper and light; an adapter or a lead made without it is noted at the cable.
+    const [a, b] = cable.controlWire ? [pieceAt(cable.from), pieceAt(cable.to)] : [];
+    if (a === undefined || b === undefined) continue;
+    const [from, to] = [find(a), find(b)];
+    if (from !== to) joined.set(from, to);
   }
-  for (const cable of job.cables) if (carriesControl(job, cable)) join(keyOf(cable.from), keyOf(cable.to));
-  const numbers = new Map([...new Set(ends.map(find))].map((root, index) => [root, index]));
-  return { of: (end: CableEnd) => numbers.get(find(keyOf(end))) ?? -1 };
+  const numbers = new Map<string, number>();
+  for (const ofDevice of pieces.values())
+    for (const piece of ofDevice.values()) {
+      const wire = find(piece);
+      if (!numbers.has(wire)) numbers.set(wire, numbers.size);
+    }
+  return {
+    of: (end: CableEnd) => {
+      const piece = pieceAt(end);
+      return (piece === undefined ? undefined : numbers.get(find(piece))) ?? -1;
+    },
+  };
 }
 
-const keyOf = ({ device, port }: CableEnd): string => `${device} ${port}`;
+/** Devices are never changed in place, so the pieces of control wire inside them are told once. */
+const inside = new WeakMap<Device, ReadonlyMap<string, string>>();
+
+/** The piece of control wire at each HDMI socket of a device: one for all that it joins, one of its own for every other. */
+function piecesOf(device: Device): ReadonlyMap<string, string> {
+  const known = inside.get(device);
+  if (known) return known;
+  const pieces = new Map(hdmiPorts(device).map(({ id }) => [id, joinedAt(device, id) ? device.id : `${device.id} ${id}`]));
+  inside.set(device, pieces);
+  return pieces;
+}
 
 const isHdmi = (job: Job, { device, port }: CableEnd): boolean =>
   findDevice(job, device)?.ports.some(({ id, connector }) => id === port && connector === "hdmi") ?? false;
-
-/** Pin 13 is in every HDMI cable of copper and light; an adapter or a lead made without it is noted at the cable. */
-const carriesControl = (job: Job, cable: Cable): boolean => cable.controlWire && isHdmi(job, cable.from) && isHdmi(job, cable.to);
 
 /** The address that the EDID at a device's output gives it. */
 function addressOf(job: Job, id: string, state: SettingState, met: Set<string>): PhysicalAddress {
