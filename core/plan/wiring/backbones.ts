@@ -1,7 +1,7 @@
 import type { Device, Port } from "@/core/device";
 import { loopThrough, type CableEnd } from "@/core/job";
 import { boxSets, isWhole, reachesScreens, showsOn } from "./box-sets";
-import { withLeads } from "./leads";
+import { Leads } from "./leads";
 import { jobWith } from "./room-of";
 import { hdmiOutputs, inputKinds, likeOutputs, returnKinds, takenBy, type TakenSockets } from "./sockets";
 import type { BoxAtHand, WiringSpace } from "./space";
@@ -22,9 +22,10 @@ export function* backbonesOf(space: WiringSpace, sets = boxSets(space)): Generat
   for (const boxes of sets) {
     const hubs = [...space.screens, ...(isScreen(space, space.system) ? [] : [space.system]), ...boxes.map(({ device }) => device)];
     const room = jobWith(space, hubs, []);
+    const leads = new Leads(space, room, hubs);
     for (const joins of new Joining({ space, boxes, hubs, room }).all()) {
       if (!reachesScreens(space, boxes, joins)) continue;
-      for (const wires of withLeads(space, room, hubs, joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
+      for (const wires of leads.with(joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
     }
   }
 }
@@ -39,16 +40,46 @@ interface Standing {
   readonly room: ReturnType<typeof jobWith>;
 }
 
+/** An HDMI output of a hub, with the hubs into which it may lead. */
+interface Output {
+  readonly device: Device;
+  readonly end: CableEnd;
+  /** The outputs of the same hub that are alike, where nothing lies that would tell them apart; they are told in one order. */
+  readonly alike: readonly string[];
+  readonly targets: readonly Target[];
+}
+
+interface Target {
+  readonly hub: Device;
+  /** Its place among the hubs. */
+  readonly place: number;
+  /** The sockets in which a cable from the output's device sits already. */
+  readonly sits: readonly string[];
+  /** The sockets with a return channel go first. */
+  readonly wantsReturn: boolean;
+}
+
 /**
  * HDMI wires between hubs: each output in turn into an input of each kind that it may go to, or into nothing. Two wires from one device
  * into the same one bring nothing that one of them does not, and of equal outputs the order is told once.
  */
 class Joining {
   private readonly found: (readonly Wire[])[] = [];
-  private readonly outputs: readonly CableEnd[];
+  private readonly outputs: readonly Output[];
+  private readonly places: ReadonlyMap<string, number>;
 
   constructor(private readonly standing: Standing) {
-    this.outputs = standing.hubs.flatMap((device) => hdmiOutputs(device).map((port) => ({ device: device.id, port: port.id })));
+    this.places = new Map(standing.hubs.map(({ id }, place) => [id, place]));
+    this.outputs = standing.hubs.flatMap((device) => {
+      const targets = targetsOf(standing, device);
+      const isLying = standing.space.lying.some((cable) => cable.from.device === device.id);
+      return hdmiOutputs(device).map(({ id }): Output => ({
+        device,
+        end: { device: device.id, port: id },
+        alike: isLying ? [] : likeOutputs(device, id),
+        targets,
+      }));
+    });
   }
 
   all(): readonly (readonly Wire[])[] {
@@ -64,16 +95,13 @@ class Joining {
       return;
     }
     this.join(at + 1, wires);
-    const { space, hubs, room } = this.standing;
-    const from = hubs.find(({ id }) => id === output.device);
-    if (!from) return;
+    const { space, room } = this.standing;
     const taken = takenBy([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-    for (const [place, hub] of hubs.entries()) {
-      if (hub === from || wires.some(({ cable }) => cable.from.device === from.id && cable.to.device === hub.id)) continue;
-      if (!isInOrder(this.standing, from, output, place, wires)) continue;
-      for (const end of targetsIn(space, taken, from, hub)) {
-        if (closesLoop(this.standing, wires, output, end)) continue;
-        for (const wire of wiresBetween(space, room, output, end)) {
+    for (const target of this.openTo(output, wires)) {
+      const loops = comesTo(this.standing, wires, target.hub.id, output.device.id);
+      for (const end of socketsIn(target, taken)) {
+        if (loops && closesLoop(this.standing, wires, output.end, end)) continue;
+        for (const wire of wiresBetween(space, room, output.end, end)) {
           const isUsed = wire.lying && wires.some(({ lying }) => lying?.id === wire.lying?.id);
           if (!isUsed) this.join(at + 1, [...wires, wire]);
         }
@@ -81,11 +109,19 @@ class Joining {
     }
   }
 
+  /** The hubs into which none of the same device leads yet; of equal outputs the first goes to the first of them. */
+  private openTo({ device, alike, targets }: Output, wires: readonly Wire[]): readonly Target[] {
+    const others = wires.filter(({ cable }) => cable.from.device === device.id);
+    if (others.length === 0) return targets;
+    const from = Math.max(0, ...others.map(({ cable }) => (alike.includes(cable.from.port) ? (this.places.get(cable.to.device) ?? 0) : 0)));
+    return targets.filter(({ hub, place }) => place >= from && !others.some(({ cable }) => cable.to.device === hub.id));
+  }
+
   /** Whether what is asked of boxes and screens can still come of the outputs from one on. */
   private canStillBe(at: number, wires: readonly Wire[]): boolean {
     const { space, boxes } = this.standing;
     const done = this.outputs[at - 1]?.device;
-    const box = done === this.outputs[at]?.device ? undefined : boxes.find(({ device }) => device.id === done);
+    const box = done === this.outputs[at]?.device ? undefined : boxes.find(({ device }) => device === done);
     if (box && !showsOn(box.device, wires)) return false;
     if (boxes.length < 2) return true;
     const dark = space.screens.filter(({ id }) => !wires.some(({ cable }) => cable.to.device === id)).length;
@@ -93,34 +129,38 @@ class Joining {
   }
 }
 
-/** Equal outputs of a new box go to the hubs in their order; of a box that lies there each keeps its own cable. */
-function isInOrder({ space, hubs }: Standing, from: Device, output: CableEnd, place: number, wires: readonly Wire[]): boolean {
-  if (space.lying.some((cable) => cable.from.device === from.id)) return true;
-  const others = wires.filter(({ cable }) => cable.from.device === from.id);
-  if (others.length === 0) return true;
-  const alike = likeOutputs(from, output.port);
-  return others.every(({ cable }) => !alike.includes(cable.from.port) || hubs.findIndex(({ id }) => id === cable.to.device) <= place);
+/** Whether signals that come into a device could come to another one, by the wires alone. */
+function comesTo(standing: Standing, wires: readonly Wire[], from: string, to: string): boolean {
+  const { fixedCables } = standing.space;
+  const reached = new Set([from]);
+  for (const device of reached) {
+    if (device === to) return true;
+    for (const { cable } of wires) if (cable.from.device === device) reached.add(cable.to.device);
+    for (const cable of fixedCables) if (cable.from.device === device) reached.add(cable.to.device);
+  }
+  return false;
 }
 
-/** A wire closes a loop only where one leads out of where it goes already. */
 const closesLoop = ({ space, room }: Standing, wires: readonly Wire[], from: CableEnd, to: CableEnd): boolean =>
-  wires.some(({ cable }) => cable.from.device === to.device) &&
   loopThrough({ ...room, cables: [...space.fixedCables, ...wires.map(({ cable }) => cable)] }, from, to) !== null;
 
-/** The sockets of a hub that an output of another may go to, one of each kind. */
-function targetsIn(space: WiringSpace, taken: TakenSockets, from: Device, hub: Device): readonly CableEnd[] {
-  // Of equal sockets the one in which a cable from there sits already.
-  const sits = space.lying.flatMap(({ from: end, to }) => (end.device === from.id && to.device === hub.id ? [to.port] : []));
-  const oneOfEach = (kinds: ReturnType<typeof inputKinds>): readonly CableEnd[] =>
-    kinds.map(({ device, ports }) => ({ device, port: ports.find((port) => sits.includes(port)) ?? ports[0] ?? "" }));
-  if (from.id === space.system.id) {
+/** The hubs into which the HDMI outputs of one may lead: of a screen or player none. */
+function targetsOf({ space, hubs }: Standing, from: Device): readonly Target[] {
+  const isSystem = from.id === space.system.id;
+  if (!isSystem && from.role !== "box") return [];
+  return hubs.flatMap((hub, place): Target[] => {
+    if (hub === from) return [];
+    const sits = space.lying.flatMap(({ from: end, to }) => (end.device === from.id && to.device === hub.id ? [to.port] : []));
     // The return comes back from a return socket; a screen's others are left for players.
-    const sockets = returnKinds(hub, taken);
-    return oneOfEach(sockets.length ? sockets : inputKinds(hub, taken));
-  }
-  if (from.role !== "box") return [];
-  const sockets = isScreen(space, hub) && hasReturn(from) ? returnKinds(hub, taken) : [];
-  return oneOfEach(sockets.length ? sockets : inputKinds(hub, taken));
+    return [{ hub, place, sits, wantsReturn: isSystem || (isScreen(space, hub) && hasReturn(from)) }];
+  });
+}
+
+/** The free sockets of a hub that an output may go to, one of each kind: of equal ones that in which a cable from there sits already. */
+function socketsIn({ hub, sits, wantsReturn }: Target, taken: TakenSockets): readonly CableEnd[] {
+  const sockets = wantsReturn ? returnKinds(hub, taken) : [];
+  const kinds = sockets.length ? sockets : inputKinds(hub, taken);
+  return kinds.map(({ device, ports }) => ({ device, port: ports.find((port) => sits.includes(port)) ?? ports[0] ?? "" }));
 }
 
 const hasReturn = (device: Device): boolean =>

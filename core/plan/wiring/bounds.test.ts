@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { Caps } from "./caps";
-import { backboneEffort, foreseenPlan, planOf } from "./make-plan";
+import { backboneEffort, draftOf, planOf } from "./make-plan";
 import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
 import { commonActs, remotesNeeded } from "./figures";
@@ -39,7 +39,7 @@ describe("the bound of an assignment", () => {
             for (const { remotes } of chosen)
               if (plan) expect(remotesNeeded(plan.figures.acts, commonActs(space))).toBeGreaterThanOrEqual(remotes);
             // What arrives of each alone is what arrives of all together.
-            expect(foreseenPlan(measure, ground, "mixed", chosen)?.points ?? null).toEqual(plan && expect.closeTo(plan.points, 6));
+            expect(draftOf(measure, ground, "mixed", chosen)?.foreseen()?.points ?? null).toEqual(plan && expect.closeTo(plan.points, 6));
           }
       }),
       { numRuns: 60, seed: 32 },

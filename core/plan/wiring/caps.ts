@@ -12,7 +12,6 @@ import { asPlanned } from "./picture-on";
 import type { Plug } from "./plugs";
 import { seenAloneFrom } from "./reach";
 import { jobWith } from "./room-of";
-import { socketKey } from "./sockets";
 import { standInOf, type Standing } from "./stand-in";
 import { BySwitches, type Switch } from "./switches";
 import { ACTS_SHARE } from "./weights";
@@ -36,13 +35,12 @@ const ANYTHING: Passed = { sounds: [], pictures: [] };
 export class Caps {
   private readonly looked = new Map<Plug, Looked>();
   private readonly told = new Map<Plug, BySwitches<readonly Heard[]>>();
-  /** Whether whoever sits in a socket is seen while the sound system sleeps. */
-  private readonly alone = new Map<string, boolean>();
   /** What passes by each wire of a player that stands for others. */
   private readonly passed = new Map<Wire, Passed>();
   private readonly planned: readonly Device[];
   private room: Room | undefined;
   private hearing: Hearing | undefined;
+  /** Whether whoever sits in a socket is seen while the sound system sleeps. */
   private seenAlone: ((socket: CableEnd) => boolean) | undefined;
 
   constructor(
@@ -96,9 +94,7 @@ export class Caps {
     this.hearing ??= hearingOf(space, jobWith(space, hubs, wires));
     const acts = actsAtBest(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
     this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires));
-    const alone = this.alone.get(socketKey(to)) ?? this.seenAlone(to);
-    this.alone.set(socketKey(to), alone);
-    const cap = most.ofPlayer(player.id, { reach, wire }, { ...(passed ?? ANYTHING), acts: acts.ease, alone });
+    const cap = most.ofPlayer(player.id, { reach, wire }, { ...(passed ?? ANYTHING), acts: acts.ease, alone: this.seenAlone(to) });
     const isBorne = bearsRemotes(space, acts.remotes);
     this.looked.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease, isWhole: passed !== null });
   }

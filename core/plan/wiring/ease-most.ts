@@ -2,6 +2,7 @@ import { addressAt, childAddress, controlWires, kindOf, NOWHERE, ROOT, type Act 
 import type { Device } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { commonActs, playerOfAct } from "./figures";
+import { socketKey } from "./sockets";
 import type { WiringSpace } from "./space";
 import { easeAfter } from "./weights";
 
@@ -18,7 +19,7 @@ export interface Heard {
   readonly mainScreen: boolean;
   readonly anyScreen: boolean;
   readonly system: boolean;
-  /** It stands right behind an input of a screen, as far as addresses tell: choosing that input shows it although it says nothing. */
+  /** A screen hears it, or it stands right behind an input of one, as far as addresses tell: choosing that input shows it although it says nothing. */
   readonly isAtInput: boolean;
 }
 
@@ -34,22 +35,25 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
   const system = wiresAt(space.system);
   // One with a knob alone is left on, one that is the screen is on with it.
   const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
-  const places = new Map<string, boolean>();
   const isAtInput = (end: CableEnd): boolean => {
-    const key = `${end.device} ${end.port}`;
-    const known = places.get(key);
-    if (known !== undefined) return known;
     const address = addressAt(job, end, "planned");
-    const found = address === NOWHERE || INPUTS.has(address);
-    places.set(key, found);
-    return found;
+    return address === NOWHERE || INPUTS.has(address);
   };
+  const heardAt = (end: CableEnd, controlWire: boolean): Heard => {
+    const wire = controlWire ? wires.of(end) : null;
+    const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
+    const anyScreen = isOn(screens);
+    // Where a screen hears it nobody chooses an input.
+    return { mainScreen: isOn(main), anyScreen, system: isLeftOn || isOn(system), isAtInput: anyScreen || isAtInput(end) };
+  };
+  const known = new Map<string, Heard>();
   return {
     systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
     ofSocket: (end, controlWire) => {
-      const wire = controlWire ? wires.of(end) : null;
-      const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
-      return { mainScreen: isOn(main), anyScreen: isOn(screens), system: isLeftOn || isOn(system), isAtInput: isAtInput(end) };
+      const key = controlWire ? socketKey(end) : `${socketKey(end)} unheard`;
+      const found = known.get(key) ?? heardAt(end, controlWire);
+      known.set(key, found);
+      return found;
     },
   };
 }
@@ -70,17 +74,17 @@ export interface ActsAtBest {
  * before it.
  */
 export function actsAtBest(space: WiringSpace, hearing: Hearing, device: Device, heard: Heard): ActsAtBest {
-  const known = reckoned.get(space) ?? new Map<string, ActsAtBest>();
-  reckoned.set(space, known);
+  const bySpace = reckoned.get(space) ?? new Map<string, ActsAtBest[]>();
+  reckoned.set(space, bySpace);
+  const known = bySpace.get(device.id) ?? [];
+  bySpace.set(device.id, known);
   const { mainScreen, anyScreen, system, isAtInput } = heard;
-  const key = `${device.id} ${[hearing.systemFollows, mainScreen, anyScreen, system, isAtInput].map(Number).join("")}`;
-  const found = known.get(key) ?? reckon(space, hearing, device, heard);
-  known.set(key, found);
-  return found;
+  const way = [hearing.systemFollows, mainScreen, anyScreen, system, isAtInput].reduce((bits, one) => bits * 2 + Number(one), 0);
+  return (known[way] ??= reckon(space, hearing, device, heard));
 }
 
-/** There are few ways of being heard, and a space is never changed in place. */
-const reckoned = new WeakMap<WiringSpace, Map<string, ActsAtBest>>();
+/** A space is never changed in place, and there are few ways in which a device can be heard, each told by a number. */
+const reckoned = new WeakMap<WiringSpace, Map<string, ActsAtBest[]>>();
 
 function reckon(space: WiringSpace, { systemFollows }: Hearing, device: Device, heard: Heard): ActsAtBest {
   const main = space.screens.find(({ id }) => id === space.mainScreen);

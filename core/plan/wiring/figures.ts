@@ -1,4 +1,15 @@
-import { actFigures, actsOf, castOf, eventOf, householdOf, isOnPurpose, relianceOf, type Act, type ActFigures } from "@/core/cec";
+import {
+  actFigures,
+  actsOf,
+  castOf,
+  eventOf,
+  householdOf,
+  isOnPurpose,
+  relianceOf,
+  type Act,
+  type ActFigures,
+  type Household,
+} from "@/core/cec";
 import type { Arrival, Solved } from "@/core/chain";
 import type { Job } from "@/core/job";
 import type { Effort } from "./effort";
@@ -7,8 +18,8 @@ import type { WiringSpace } from "./space";
 import { ACT_WEIGHTS, ACTS_SHARE, actEase, pictureKept, soundKept, type Weights } from "./weights";
 import { isLead, type Wire } from "./wires";
 
-/** What a plan gives and what it costs, each with its unit. */
-export interface PlanFigures extends Effort {
+/** What plans are weighed by, each with its unit. */
+export interface WeighedFigures extends Effort {
   /** Shares of 0 to 1 of all that the room's players could give. */
   readonly sound: number;
   readonly picture: number;
@@ -16,6 +27,11 @@ export interface PlanFigures extends Effort {
   /** Players that can be watched while the sound system sleeps, and players that have no socket. */
   readonly alone: number;
   readonly unplugged: number;
+  readonly acts: readonly ActFigures[];
+}
+
+/** What a plan gives and what it costs, each with its unit. */
+export interface PlanFigures extends WeighedFigures {
   /** Rows of the board: whole, reduced, and the others. */
   readonly whole: number;
   readonly reduced: number;
@@ -38,7 +54,6 @@ export interface PlanFigures extends Effort {
   /** New boxes and cables that are not in the van. */
   readonly toBuy: number;
   readonly freeSockets: number;
-  readonly acts: readonly ActFigures[];
 }
 
 /** What each content of a room counts, so that all of them together are 1, and a content on two screens counts once. */
@@ -146,38 +161,60 @@ export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): 
 /** How easy a household has it, 0 to 1: its acts, and the share of its players that can be watched while the sound system sleeps. */
 export const easeTogether = (acts: number, alone: number): number => ACTS_SHARE * acts + (1 - ACTS_SHARE) * alone;
 
-/** All figures of a wired room, from its solved board. */
-export function figuresOf(
-  space: WiringSpace,
-  solved: Solved,
-  effort: Effort,
-  { menus, toBuy }: Pick<PlanFigures, "menus" | "toBuy">,
-): PlanFigures {
+/** A wired room with its board, and how control goes in it. */
+export interface RoomAtWork {
+  readonly solved: Solved;
+  readonly household: Household;
+}
+
+/** The room of a solved board at work. */
+export const atWork = ({ mainScreen }: WiringSpace, solved: Solved): RoomAtWork => ({
+  solved,
+  household: householdOf(solved.job, "planned", { solved, mainScreen }),
+});
+
+/** What a wired room is weighed by. */
+export function weighedFigures(space: WiringSpace, { solved, household }: RoomAtWork, effort: Effort): WeighedFigures {
   const { job, rows } = solved;
   const share = contentShare(job);
   const common = commonActs(space);
   const kept = keptOf(space, rows);
-  const household = householdOf(job, "planned", { solved, mainScreen: space.mainScreen });
   const acts = actFigures(
     household,
     common.map(({ act }) => act),
   );
   const seenAlone = space.players.filter((player) => isSeenAlone(space, job, player));
-  const unplugged = space.players.filter(({ id }) => !job.cables.some(({ from }) => from.device === id));
-  const counted = actFigures(household, actsOf(household).filter(isOnPurpose));
   return {
+    ...effort,
     sound: kept.sound * share,
     picture: kept.picture * share,
     ease: easeTogether(easeOf(acts, common), space.players.length ? seenAlone.length / space.players.length : 1),
     alone: seenAlone.length,
-    unplugged: unplugged.length,
+    unplugged: space.players.filter(({ id }) => !job.cables.some(({ from }) => from.device === id)).length,
+    acts,
+  };
+}
+
+/** All figures of a wired room. */
+export function figuresOf(
+  space: WiringSpace,
+  room: RoomAtWork,
+  effort: Effort,
+  { menus, toBuy }: Pick<PlanFigures, "menus" | "toBuy">,
+): PlanFigures {
+  const { solved, household } = room;
+  const { job, rows } = solved;
+  const weighed = weighedFigures(space, room, effort);
+  const { acts } = weighed;
+  const counted = actFigures(household, actsOf(household).filter(isOnPurpose));
+  return {
+    ...weighed,
     whole: rows.filter(({ verdict }) => verdict === "full").length,
     reduced: rows.filter(({ verdict }) => verdict === "reduced").length,
     without: rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,
     outOfStep: rows.filter(({ arrives, lipSync }) => arrives && lipSync !== null && lipSync !== "in-step").length,
     unknown: rows.filter(({ verdict }) => verdict === "unknown").length,
     cautioned: rows.filter(({ cautions }) => cautions.length > 0).length,
-    ...effort,
     menus,
     toBuy,
     remotes: Math.max(1, ...acts.map(({ remotes }) => remotes)),
@@ -186,7 +223,6 @@ export function figuresOf(
     onControl: relianceOf(household)?.players.length ?? 0,
     onForNews: onForNews(space, rows),
     freeSockets: freeSocketsOf(job, castOf(household).screen?.nature.device),
-    acts,
   };
 }
 

@@ -1,6 +1,6 @@
 import { classesJoining, type CableClass } from "@/core/facts";
 import type { Device } from "@/core/device";
-import { runBetween, type Job } from "@/core/job";
+import { runBetween, type CableEnd, type Job } from "@/core/job";
 import { isTaken, takenBy } from "./sockets";
 import type { WiringSpace } from "./space";
 import { wiresBetween, type Wire } from "./wires";
@@ -17,59 +17,84 @@ export const isCutOff = (job: Job, system: string): boolean =>
 /** Whether the brief forbids a cable between the rooms of two devices. */
 export const isForbidden = (job: Job, a: string, b: string): boolean => a !== b && runBetween(job, a, b)?.allowed === false;
 
-/**
- * The wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box.
- * @param room the hubs with nothing plugged
- */
-export function withLeads(space: WiringSpace, room: Job, hubs: readonly Device[], wires: readonly Wire[]): readonly (readonly Wire[])[] {
-  const into = [
-    ...leadsInto(space, room, wires, hubs, space.system, SOUND_LEADS),
-    ...(isCutOff(space.job, space.system.id) ? leadsInto(space, room, wires, hubs, space.system, THROUGH_AIR) : []),
-  ];
-  const screens = hubs.filter(({ role }) => role === "screen");
-  const through = into.flatMap((wire) => {
-    const box = hubs.find(({ id }) => id === wire.cable.from.device);
-    return box?.role === "box"
-      ? leadsInto(space, room, [...wires, wire], screens, box, SOUND_LEADS).map((first) => [...wires, first, wire])
-      : [];
-  });
-  return [wires, ...into.map((wire) => [...wires, wire]), ...through];
+/** A lead for sound alone that could be laid from a hub into a device, where both sockets are free. */
+interface Possible {
+  readonly from: CableEnd;
+  readonly to: CableEnd;
+  /** Leads with the same words differ only in which of some equal sockets they lead into. */
+  readonly likeness: string;
+  readonly wires: readonly Wire[];
 }
 
-/** Every lead for sound alone from one of the hubs into a device, one for each pair of plugs that differs. */
-function leadsInto(
-  space: WiringSpace,
-  room: Job,
-  wires: readonly Wire[],
-  hubs: readonly Device[],
-  target: Device,
-  kinds: ReadonlySet<string>,
-): readonly Wire[] {
-  const inputs = target.ports.filter(({ direction, connector }) => direction === "in" && kinds.has(connector));
-  if (inputs.length === 0) return [];
-  const taken = takenBy([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
-  const seen = new Set<string>();
-  return hubs.flatMap((hub) => {
+/** The leads for sound alone between hubs that stand in a room. */
+export class Leads {
+  private readonly known = new Map<string, readonly Possible[]>();
+  private readonly isCutOff: boolean;
+
+  /** @param room the hubs with nothing plugged */
+  constructor(
+    private readonly space: WiringSpace,
+    private readonly room: Job,
+    private readonly hubs: readonly Device[],
+  ) {
+    this.isCutOff = isCutOff(space.job, space.system.id);
+  }
+
+  /** Some wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */
+  with(wires: readonly Wire[]): readonly (readonly Wire[])[] {
+    const { system } = this.space;
+    const into = [
+      ...this.into(wires, this.hubs, system, SOUND_LEADS),
+      ...(this.isCutOff ? this.into(wires, this.hubs, system, THROUGH_AIR) : []),
+    ];
+    const screens = this.hubs.filter(({ role }) => role === "screen");
+    const through = into.flatMap((wire) => {
+      const box = this.hubs.find(({ id }) => id === wire.cable.from.device);
+      return box?.role === "box" ? this.into([...wires, wire], screens, box, SOUND_LEADS).map((first) => [...wires, first, wire]) : [];
+    });
+    return [wires, ...into.map((wire) => [...wires, wire]), ...through];
+  }
+
+  /** Every lead from one of some hubs into a device, one for each pair of plugs that differs. */
+  private into(wires: readonly Wire[], hubs: readonly Device[], target: Device, kinds: ReadonlySet<string>): readonly Wire[] {
+    const taken = takenBy([...this.space.fixedCables, ...wires.map(({ cable }) => cable)]);
+    return hubs.flatMap((hub) => {
+      const possible = this.possible(hub, target, kinds);
+      if (possible.length === 0) return [];
+      // What leads into it by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound.
+      if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
+      if (hub.role === "box" && wires.some(({ cable }) => cable.from.device === target.id && cable.to.device === hub.id)) return [];
+      const free = possible.filter(({ from, to }) => !isTaken(taken, from) && !isTaken(taken, to));
+      const different = free.filter(({ likeness }, index) => free.findIndex((other) => other.likeness === likeness) === index);
+      return worthLaying(
+        target,
+        different.flatMap((lead) => lead.wires),
+      );
+    });
+  }
+
+  private possible(hub: Device, target: Device, kinds: ReadonlySet<string>): readonly Possible[] {
+    const key = `${hub.id} ${target.id} ${String(kinds === THROUGH_AIR)}`;
+    const known = this.known.get(key) ?? this.between(hub, target, kinds);
+    this.known.set(key, known);
+    return known;
+  }
+
+  private between(hub: Device, target: Device, kinds: ReadonlySet<string>): readonly Possible[] {
     if (hub.id === target.id) return [];
-    // What leads into it by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound.
-    if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
-    if (hub.role === "box" && wires.some(({ cable }) => cable.from.device === target.id && cable.to.device === hub.id)) return [];
     const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && kinds.has(connector));
-    const leads = outputs.flatMap((port) =>
-      inputs.flatMap((input) => {
+    const inputs = target.ports.filter(({ direction, connector }) => direction === "in" && kinds.has(connector));
+    return outputs.flatMap((port) =>
+      inputs.flatMap((input): Possible[] => {
+        if (classesJoining(port.connector, input.connector).length === 0) return [];
         const [from, to] = [
           { device: hub.id, port: port.id },
           { device: target.id, port: input.id },
         ];
-        const key = `${hub.id} ${port.id} ${input.connector}`;
-        if (seen.has(key) || isTaken(taken, from) || isTaken(taken, to)) return [];
-        if (classesJoining(port.connector, input.connector).length === 0) return [];
-        seen.add(key);
-        return wiresBetween(space, room, from, to);
+        return [{ from, to, likeness: `${port.id} ${input.connector}`, wires: wiresBetween(this.space, this.room, from, to) }];
       }),
     );
-    return worthLaying(target, leads);
-  });
+  }
 }
 
 const DIGITAL: ReadonlySet<CableClass> = new Set<CableClass>(["optical", "coaxial"]);

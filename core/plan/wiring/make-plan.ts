@@ -1,11 +1,20 @@
-import { solve, type Solved } from "@/core/chain";
+import { solve, type Arrival } from "@/core/chain";
 import type { Device } from "@/core/device";
-import type { Job } from "@/core/job";
 import type { Backbone } from "./backbones";
 import { jobWith } from "./room-of";
 import { addEffort, boxEffort, effortPoints, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
 import { giveOut, suppliedBy, withOwnIds } from "./give-out";
-import { commonActs, figuresOf, leadsAreUsed, remotesNeeded, type PlanFigures } from "./figures";
+import {
+  atWork,
+  commonActs,
+  figuresOf,
+  leadsAreUsed,
+  remotesNeeded,
+  weighedFigures,
+  type PlanFigures,
+  type RoomAtWork,
+  type WeighedFigures,
+} from "./figures";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
 import { bearsRemotes, hopePoints, remotePoints } from "./musts";
@@ -33,64 +42,111 @@ export interface WiringPlan {
 export const backboneEffort = (space: WiringSpace, { boxes, wires }: Backbone): Effort =>
   [...boxes.map(boxEffort), ...wires.map((wire) => wireEffort(space, wire))].reduce(addEffort, takeOutEffort(space));
 
-/**
- * The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. Null where a
- * lead would carry nothing, or where a stick would cover a socket that somebody needs.
- */
+/** A plan as far as it can be foreseen. */
+export interface Foreseen {
+  readonly points: number;
+  readonly figures: WeighedFigures;
+}
+
+/** The plan of a ground with an option for each player: sockets are given out, and all of it goes through the full engine. Null where it is none. */
 export const planOf = (measure: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null =>
-  planBy(measure, ground, school, chosen, (job) => solve(job, "planned"));
+  draftOf(measure, ground, school, chosen)?.plan() ?? null;
 
-/**
- * The same as far as it can be foreseen from what arrives of each player alone, which is known already: no other player adds to that, so
- * the plan itself is never better.
- */
-export const foreseenPlan = (measure: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): WiringPlan | null =>
-  planBy(measure, ground, school, chosen, (job) => ({ job, state: "planned", units: [], rows: rowsOfEach(measure, ground, chosen) }));
-
-function planBy(
-  { space, weights }: Measure,
-  ground: Ground,
-  school: School,
-  chosen: readonly PlayerOption[],
-  boardOf: (job: Job) => Solved,
-): WiringPlan | null {
-  const { backbone } = ground;
+/** A plan laid out: null where a stick would cover a socket that somebody needs. */
+export function draftOf(measure: Measure, ground: Ground, school: School, chosen: readonly PlayerOption[]): Draft | null {
+  const { space } = measure;
   const settings = [...ground.settings, ...chosen.flatMap((option) => option.settings)];
   const players = space.players.map((player) => withSettings(player, settings));
-  const others = [...players, ...unusedBoxes(space, backbone)];
-  const given = giveOut(space, backbone.wires, chosen, (wires) => jobWith(space, ground.hubs, wires, others));
+  const others = [...players, ...unusedBoxes(space, ground.backbone)];
+  const given = giveOut(space, ground.backbone.wires, chosen, (wires) => jobWith(space, ground.hubs, wires, others));
   if (!given) return null;
   const wires = suppliedBy(space, withOwnIds(space, given));
-  const job = jobWith(space, ground.hubs, wires, others);
-  const set = [...backbone.hubs, ...space.players];
-  const effort = [
-    backboneEffort(space, backbone),
-    menuEffort(set, settings),
-    ...chosen.map(({ wire }) => (wire ? wireEffort(space, wire) : NO_EFFORT)),
-  ].reduce(addEffort);
-  const solved = boardOf(job);
-  if (!leadsAreUsed(solved.rows, wires)) return null;
-  const figures = figuresOf(space, solved, effort, { menus: menusOf(set, settings), toBuy: toBuy(backbone.boxes, wires) });
-  const remotes = remotesNeeded(figures.acts, commonActs(space));
-  if (!bearsRemotes(space, remotes)) return null;
-  const hoped = job.devices.map(({ id }) =>
-    hopePoints(
-      space,
-      id,
-      solved.rows.filter(({ player }) => player === id),
-    ),
-  );
-  const hopes = hoped.reduce((sum, one) => sum + one, remotePoints(space, remotes));
-  const points =
-    hopes +
-    figures.sound * weights.sound +
-    figures.picture * weights.picture +
-    figures.ease * weights.ease -
-    figures.unplugged * UNPLUGGED_POINTS -
-    effortPoints(effort, weights);
-  const places = new Map(space.players.map((player, index) => [player.id, chosen[index]?.kind?.device ?? null]));
-  return { school, points, figures, boxes: backbone.boxes, wires, settings, places, job };
+  return new Draft(measure, ground, school, chosen, { settings, wires, job: jobWith(space, ground.hubs, wires, others) });
 }
+
+/** A plan whose sockets are given out, before anything is sent through it. */
+export class Draft {
+  private readonly effort: Effort;
+  private alone: RoomAtWork | undefined;
+
+  constructor(
+    private readonly measure: Measure,
+    private readonly ground: Ground,
+    private readonly school: School,
+    private readonly chosen: readonly PlayerOption[],
+    private readonly laid: Pick<WiringPlan, "settings" | "wires" | "job">,
+  ) {
+    const { space } = measure;
+    this.effort = [
+      backboneEffort(space, ground.backbone),
+      menuEffort([...ground.backbone.hubs, ...space.players], laid.settings),
+      ...chosen.map(({ wire }) => (wire ? wireEffort(space, wire) : NO_EFFORT)),
+    ].reduce(addEffort);
+  }
+
+  /**
+   * How it would turn out by what arrives of each player alone, which is known already: no other player adds to that, so the plan itself
+   * is never better. Null where a lead would carry nothing, or where it takes more remotes than there may be.
+   */
+  foreseen(): Foreseen | null {
+    const { measure, ground, chosen, laid } = this;
+    const rows = rowsOfEach(measure, ground, chosen);
+    this.alone = atWork(measure.space, { job: laid.job, state: "planned", units: [], rows });
+    if (!leadsAreUsed(rows, laid.wires)) return null;
+    const figures = weighedFigures(measure.space, this.alone, this.effort);
+    const points = this.pointsOf(rows, figures);
+    return points === null ? null : { points, figures };
+  }
+
+  /** All of it played through the full engine; null as above. */
+  plan(): WiringPlan | null {
+    const { measure, ground, school, laid } = this;
+    const { space } = measure;
+    const solved = solve(laid.job, "planned");
+    if (!leadsAreUsed(solved.rows, laid.wires)) return null;
+    // Where sound comes the same ways, control goes the same way too.
+    const { alone } = this;
+    const room = alone && waysKey(alone.solved.rows) === waysKey(solved.rows) ? { ...alone, solved } : atWork(space, solved);
+    const menus = menusOf([...ground.backbone.hubs, ...space.players], laid.settings);
+    const figures = figuresOf(space, room, this.effort, { menus, toBuy: toBuy(ground.backbone.boxes, laid.wires) });
+    const points = this.pointsOf(solved.rows, figures);
+    if (points === null) return null;
+    const places = new Map(space.players.map((player, index) => [player.id, this.chosen[index]?.kind?.device ?? null]));
+    return { ...laid, school, points, figures, boxes: ground.backbone.boxes, places };
+  }
+
+  private pointsOf(rows: readonly Arrival[], figures: WeighedFigures): number | null {
+    const { space, weights } = this.measure;
+    const remotes = remotesNeeded(figures.acts, commonActs(space));
+    if (!bearsRemotes(space, remotes)) return null;
+    const hoped = this.laid.job.devices.map(({ id }) =>
+      hopePoints(
+        space,
+        id,
+        rows.filter(({ player }) => player === id),
+      ),
+    );
+    const hopes = hoped.reduce((sum, one) => sum + one, remotePoints(space, remotes));
+    return (
+      hopes +
+      figures.sound * weights.sound +
+      figures.picture * weights.picture +
+      figures.ease * weights.ease -
+      figures.unplugged * UNPLUGGED_POINTS -
+      effortPoints(this.effort, weights)
+    );
+  }
+}
+
+/** By which links and devices the sound of each row comes: all that control asks of a board. */
+const waysKey = (rows: readonly Arrival[]): string =>
+  rows
+    .map(
+      ({ id, screen, arrives, hops }) =>
+        `${id} ${screen} ${arrives !== null} ${hops.map(({ device, link }) => `${device} ${link}`).join()}`,
+    )
+    .toSorted()
+    .join("|");
 
 /** New parts that the van has not. */
 const toBuy = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): number =>

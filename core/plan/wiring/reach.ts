@@ -31,25 +31,15 @@ export function seenAloneFrom(
 ): (socket: CableEnd) => boolean {
   const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
   const awake = devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
-  const byId = new Map(awake.map((device) => [device.id, device]));
-  const far = farEnds(cables);
-  return (socket) => mainScreen !== null && reached(byId, far, socket, "picture").ends.has(mainScreen);
+  const ways = new Ways(awake, cables);
+  const known = new Map<string, boolean>();
+  return (socket) => {
+    const key = socketKey(socket);
+    const found = known.get(key) ?? (mainScreen !== null && ways.from(socket, "picture").ends.has(mainScreen));
+    known.set(key, found);
+    return found;
+  };
 }
-
-interface FarEnd {
-  readonly end: CableEnd;
-  readonly cable: Cable;
-}
-
-/** For each socket the other end of its cable. */
-const farEnds = (cables: readonly Cable[]): ReadonlyMap<string, FarEnd> =>
-  // Sound may come back along a cable, so each end knows the other.
-  new Map(
-    cables.flatMap((cable): [string, FarEnd][] => [
-      [socketKey(cable.from), { end: cable.to, cable }],
-      [socketKey(cable.to), { end: cable.from, cable }],
-    ]),
-  );
 
 /** Hubs with the wires between them. */
 interface Joined {
@@ -57,50 +47,128 @@ interface Joined {
   readonly wires: readonly Wire[];
 }
 
+/** Hubs and wires are never changed in place, so what is reached of them is worked out once. */
+const remembered = new WeakMap<Joined, (socket: CableEnd) => Reach>();
+
 /** Asks what is reached from an input of a hub, by its cables and by what is joined inside the devices. */
-export function reachOf(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEnd) => Reach {
-  const devices = new Map([...hubs, ...space.fixedDevices].map((device) => [device.id, device]));
-  const far = farEnds([...space.fixedCables, ...wires.map(({ cable }) => cable)]);
+export function reachOf(space: WiringSpace, joined: Joined): (socket: CableEnd) => Reach {
+  const asked = remembered.get(joined) ?? reaching(space, joined);
+  remembered.set(joined, asked);
+  return asked;
+}
+
+function reaching(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEnd) => Reach {
+  const ways = new Ways([...hubs, ...space.fixedDevices], [...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   const known = new Map<string, Reach>();
-  const reachFrom = (socket: CableEnd): Reach => {
-    const { ends, leads } = reached(devices, far, socket, "sound");
-    return { screens: reached(devices, far, socket, "picture").ends, sounds: ends.has(space.system.id), leads };
-  };
   return (socket) => {
     const key = socketKey(socket);
-    const found = known.get(key) ?? reachFrom(socket);
-    known.set(key, found);
-    return found;
+    const found = known.get(key);
+    if (found) return found;
+    const { ends, leads } = ways.from(socket, "sound");
+    const reach = { screens: ways.from(socket, "picture").ends, sounds: ends.has(space.system.id), leads };
+    known.set(key, reach);
+    return reach;
   };
 }
 
-/** The devices at whose end a route of a kind comes out, on the display or from the speakers, and the leads for sound alone on the way. */
-function reached(
-  devices: ReadonlyMap<string, Device>,
-  far: ReadonlyMap<string, FarEnd>,
-  socket: CableEnd,
-  kind: "picture" | "sound",
-): { readonly ends: ReadonlySet<string>; readonly leads: ReadonlySet<string> } {
-  const ends = new Set<string>();
-  const leads = new Set<string>();
-  const seen = new Set<string>();
-  const visit = (at: CableEnd) => {
-    const key = socketKey(at);
-    if (seen.has(key)) return;
-    seen.add(key);
-    for (const route of devices.get(at.device)?.routes ?? []) {
-      if (route.kind !== kind || !route.from.includes(at.port)) continue;
-      for (const to of route.to) {
-        if (to === "display" || to === "speakers") ends.add(at.device);
-        else {
-          const next = far.get(socketKey({ device: at.device, port: to }));
-          if (!next) continue;
-          if (isLead(next.cable)) leads.add(socketKey(next.end));
-          visit(next.end);
-        }
-      }
+type Kind = "picture" | "sound";
+
+/** What is joined to a socket inside its device: whether a route ends there, on the display or from the speakers, and the sockets it leaves by. */
+interface Inside {
+  readonly ends: boolean;
+  readonly exits: readonly string[];
+}
+
+/** The insides of a device by its sockets and sources. */
+interface Insides {
+  readonly device: string;
+  readonly of: Readonly<Record<Kind, ReadonlyMap<string, Inside>>>;
+}
+
+/** By the routes of a device, which are the same object however it is set. */
+const laidOut = new WeakMap<Device["routes"], Insides>();
+
+function insidesOf(device: Device): Insides {
+  const known = laidOut.get(device.routes);
+  // Devices may have been made with the same routes.
+  if (known?.device === device.id) return known;
+  const fresh = { device: device.id, of: { picture: insides(device, "picture"), sound: insides(device, "sound") } };
+  laidOut.set(device.routes, fresh);
+  return fresh;
+}
+
+function insides({ id, routes }: Device, kind: Kind): ReadonlyMap<string, Inside> {
+  const found = new Map<string, Inside>();
+  for (const route of routes) {
+    if (route.kind !== kind) continue;
+    for (const from of route.from) {
+      const key = socketKey({ device: id, port: from });
+      const { ends = false, exits = [] } = found.get(key) ?? {};
+      const sockets = route.to.filter((to) => to !== "display" && to !== "speakers");
+      found.set(key, {
+        ends: ends || sockets.length < route.to.length,
+        exits: [...exits, ...sockets.map((port) => socketKey({ device: id, port }))],
+      });
     }
-  };
-  visit(socket);
-  return { ends, leads };
+  }
+  return found;
+}
+
+/** Where a cable leads from one of its ends. */
+interface FarEnd {
+  readonly device: string;
+  readonly socket: string;
+  readonly isLead: boolean;
+}
+
+/** Cables are never changed in place; sound may come back along one, so each end knows the other. */
+const ends = new WeakMap<Cable, readonly (readonly [string, FarEnd])[]>();
+
+function endsOf(cable: Cable): readonly (readonly [string, FarEnd])[] {
+  const known = ends.get(cable);
+  if (known) return known;
+  const [from, to] = [socketKey(cable.from), socketKey(cable.to)];
+  const fresh = [
+    [from, { device: cable.to.device, socket: to, isLead: isLead(cable) }],
+    [to, { device: cable.from.device, socket: from, isLead: isLead(cable) }],
+  ] as const;
+  ends.set(cable, fresh);
+  return fresh;
+}
+
+/** The ways through devices and the cables between them. */
+class Ways {
+  private readonly insides: ReadonlyMap<string, Insides>;
+  private readonly far: ReadonlyMap<string, FarEnd>;
+
+  constructor(devices: readonly Device[], cables: readonly Cable[]) {
+    this.insides = new Map(devices.map((device) => [device.id, insidesOf(device)]));
+    this.far = new Map(cables.flatMap(endsOf));
+  }
+
+  /** The devices at whose end a way of a kind comes out, on the display or from the speakers, and the leads for sound alone on it. */
+  from({ device, port }: CableEnd, kind: Kind): { readonly ends: ReadonlySet<string>; readonly leads: ReadonlySet<string> } {
+    const found = { ends: new Set<string>(), leads: new Set<string>() };
+    this.follow(device, socketKey({ device, port }), kind, found, new Set());
+    return found;
+  }
+
+  private follow(
+    device: string,
+    socket: string,
+    kind: Kind,
+    found: { readonly ends: Set<string>; readonly leads: Set<string> },
+    seen: Set<string>,
+  ): void {
+    if (seen.has(socket)) return;
+    seen.add(socket);
+    const inside = this.insides.get(device)?.of[kind].get(socket);
+    if (inside?.ends) found.ends.add(device);
+    for (const exit of inside?.exits ?? []) {
+      const next = this.far.get(exit);
+      if (!next) continue;
+      if (next.isLead) found.leads.add(next.socket);
+      this.follow(next.device, next.socket, kind, found, seen);
+    }
+  }
 }

@@ -7,7 +7,7 @@ import { emptyJob, type Job, type Want } from "@/core/job";
 import { backbonesOf, type Backbone } from "./backbones";
 import { jobWith } from "./room-of";
 import { addEffort, boxEffort, effortPoints, menuEffort, takeOutEffort, wireEffort } from "./effort";
-import { figuresOf, leadsAreUsed } from "./figures";
+import { atWork, figuresOf, leadsAreUsed } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
 import { allowsHub, hubOf, schoolsOn, type School } from "./schools";
 import { searchPlans } from "./search";
@@ -162,7 +162,7 @@ function pointsOf(
   const wires = [...backbone.wires, ...plugs];
   const solved = solve(jobWith(space, hubs, wires, players), "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
-  const figures = figuresOf(space, solved, effort, { menus: 0, toBuy: 0 });
+  const figures = figuresOf(space, atWork(space, solved), effort, { menus: 0, toBuy: 0 });
   const { sound, picture, ease, unplugged, acts } = figures;
   // An act that cannot be done is done with no number of remotes; what happens of itself is none.
   const undone = acts.some(

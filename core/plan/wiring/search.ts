@@ -4,7 +4,7 @@ import { boxSets } from "./box-sets";
 import { ByBound } from "./by-bound";
 import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { remoteLimits, type RemoteLimit } from "./musts";
-import { foreseenPlan, planOf, type WiringPlan } from "./make-plan";
+import { draftOf, type WiringPlan } from "./make-plan";
 import { ALIKE, divided, nodesFrom, Worth, type Known, type Node } from "./nodes";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
 import type { WiringSpace } from "./space";
@@ -206,9 +206,10 @@ const isLostAlike = (lost: Lost, { school, ground, base }: Pick<Node, "school" |
 function played(run: Run, node: Node, standing: (school: School) => number): readonly Node[] {
   const { school, ground, found } = node;
   const left = () => divided(node, standing(school) + ALIKE);
-  const foreseen = foreseenPlan(run.measure, ground, school, found.chosen);
-  if (!foreseen || foreseen.points <= (run.best.get(school)?.points ?? -Infinity) + ALIKE) return left();
-  const room = planOf(run.measure, ground, school, found.chosen);
+  const draft = draftOf(run.measure, ground, school, found.chosen);
+  const foreseen = draft?.foreseen();
+  if (!draft || !foreseen || foreseen.points <= (run.best.get(school)?.points ?? -Infinity) + ALIKE) return left();
+  const room = draft.plan();
   const plan = room && (room.figures.sound > 0 || !run.heardOnly) ? room : null;
   keep(run, plan);
   return plan && plan.points >= node.bound - ALIKE ? [] : left();

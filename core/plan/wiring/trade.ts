@@ -1,3 +1,4 @@
+import type { WeighedFigures } from "./figures";
 import type { WiringPlan } from "./make-plan";
 import { UNPLUGGED_POINTS, type Weights } from "./weights";
 
@@ -22,7 +23,7 @@ export interface TradedPlan {
 }
 
 /** The trade that a plan is. */
-export const tradeOf = ({ figures }: Pick<WiringPlan, "figures">): Trade => ({
+export const tradeOf = ({ figures }: { readonly figures: WeighedFigures }): Trade => ({
   arrivals: (ARRIVING.sound * figures.sound + ARRIVING.picture * figures.picture) / 100 - figures.unplugged * UNPLUGGED_SHARE,
   ease: figures.ease,
   cost: figures.money + figures.guessed,
