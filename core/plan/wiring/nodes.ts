@@ -3,11 +3,10 @@ import type { Caps } from "./caps";
 import type { Falls } from "./falls";
 import type { Ground, Measure } from "./grounds";
 import type { Plug } from "./plugs";
-import type { School } from "./schools";
 import type { Heard } from "./hear";
 import { judge, unplugged, type PlayerOption } from "./settle";
 import type { SocketKind } from "./sockets";
-import { areMet, choicesMeeting, type Need, type Tables } from "./starts";
+import type { Tables } from "./starts";
 import type { Switch } from "./switches";
 
 /** Two plans within this many points are equally good. */
@@ -89,20 +88,25 @@ export class Worth {
   }
 }
 
+/** Players assigned to sockets as far as it was worked out: at most so much they are worth, or just so much where every plug is chosen. */
+export interface Assigned {
+  readonly worth: number;
+  readonly plugs: readonly Plug[];
+  /** Null: some plug is not worked out. */
+  readonly chosen: readonly PlayerOption[] | null;
+}
+
 /**
- * The best assignment of players to sockets in which every plug is worked out; null where none is worth more than the floor. Only plugs
- * that stand in a best assignment are worked out: of most the reach alone shows that they cannot.
+ * The best assignment of players to sockets, worked out until every plug of it is, or until it is worth no more than the floor; null where
+ * they cannot all be placed. Only plugs that stand in a best assignment are worked out: of most the reach alone shows that they cannot.
  */
-export function bestSettled(
-  tables: Tables,
-  worth: Worth,
-  floor: number,
-): { readonly chosen: readonly PlayerOption[]; readonly plugs: readonly Plug[]; readonly worth: number } | null {
+export function bestSettled(tables: Tables, worth: Worth, floor: number): Assigned | null {
   for (;;) {
     const found = assign(tables, (plug) => worth.of(plug));
-    if (!found || found.worth <= floor) return null;
+    if (!found) return null;
     const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
     if (chosen.length === found.plugs.length) return { ...found, chosen };
+    if (found.worth <= floor) return { ...found, chosen: null };
     // Whoever fell furthest below what its reach allows so far is worked out first: then it is soon seen that nothing is to be won here.
     const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
     const least = Math.min(...open.map((plug) => worth.stepsOf(plug)));
@@ -111,59 +115,33 @@ export function bestSettled(
   }
 }
 
-/** Where players are placed: on a ground, for a school. */
-interface Place {
-  readonly ground: Ground;
-  readonly worth: Worth;
-  readonly school: School;
-  /** What the school and the boxes need of the players. */
-  readonly needs: readonly Need[];
-  /** The points of a plan before its players. */
-  readonly base: number;
-}
-
-/** An assignment on a ground that could still win, with the plugs from which it was chosen. */
-export interface Node extends Place {
-  readonly tables: Tables;
-  readonly found: NonNullable<ReturnType<typeof bestSettled>>;
-  readonly bound: number;
-}
-
 /**
- * The best assignment from some tables, where it is all that is needed; else the best of every choice of players that are made to meet
- * the need. None where no assignment could have more points than the floor.
- */
-export function nodesFrom(place: Place, tables: Tables, floor: number): readonly Node[] {
-  const found = bestSettled(tables, place.worth, floor - place.base);
-  if (!found) return [];
-  if (areMet(place.needs, found.plugs)) return [{ ...place, tables, found, bound: place.base + found.worth }];
-  return choicesMeeting(place.needs, tables).flatMap((choice) => nodesFrom(place, choice, floor));
-}
-
-/**
- * What is left of a node's tables without its assignment, divided so that nothing is looked at twice.
+ * The tables that are left without one assignment, divided so that nothing is looked at twice.
  * Source: K. G. Murty, Operations Research 16 (1968) 682–687.
  */
-export function divided({ tables, found, bound: _, ...place }: Node, floor: number): readonly Node[] {
-  const { plugs } = found;
-  return plugs.flatMap((plug, index) => {
+export const divided = (tables: Tables, plugs: readonly Plug[]): readonly Tables[] =>
+  plugs.flatMap((plug, index) => {
     const left = tables.map((others, player) =>
       player < index ? [plugs[player] ?? plug] : player === index ? others.filter((other) => other !== plug) : others,
     );
-    return left.every((others) => others.length > 0) ? nodesFrom(place, left, floor) : [];
+    return left.every((others) => others.length > 0) ? [left] : [];
   });
-}
 
 /**
  * At most so much players bring on a backbone; -Infinity where they cannot all be placed. It is looked into no further than it takes to
- * see that it is not more than the floor.
+ * see that it is not more than the floor; whether all of the best assignment was, is told too.
  */
-export function mostOfPlayers(tables: Tables, caps: Caps, falls: Falls, floor: number): number {
+export function mostOfPlayers(
+  tables: Tables,
+  caps: Caps,
+  falls: Falls,
+  floor: number,
+): { readonly worth: number; readonly isWhole: boolean } {
   for (;;) {
     const found = assign(tables, (plug) => caps.of(plug));
-    if (!found) return -Infinity;
+    if (!found) return { worth: -Infinity, isWhole: true };
     const open = found.plugs.filter((plug) => !caps.isLooked(plug));
-    if (open.length === 0 || found.worth <= floor) return found.worth;
+    if (open.length === 0 || found.worth <= floor) return { worth: found.worth, isWhole: open.length === 0 };
     const fresh = open.filter((plug) => !caps.isBegun(plug));
     fresh.forEach((plug) => caps.begin(plug));
     if (fresh.length > 0) continue;

@@ -2,15 +2,13 @@ import { planAtOnce } from "./at-once";
 import { backbonesOf } from "./backbones";
 import { boxSets } from "./box-sets";
 import { ByBound } from "./by-bound";
-import { newMeasure, sharpened, type Ground, type Measure } from "./grounds";
-import { remoteLimits, type RemoteLimit } from "./musts";
-import { draftOf, type WiringPlan } from "./make-plan";
-import { ALIKE, divided, nodesFrom, Worth, type Known, type Node } from "./nodes";
+import { newMeasure, sharpened, type Measure } from "./grounds";
+import type { WiringPlan } from "./make-plan";
+import { ALIKE } from "./nodes";
 import { schoolsOn, SCHOOLS, type School } from "./schools";
 import type { WiringSpace } from "./space";
-import { allowedIn, needsOf } from "./starts";
-import { standsAlike, switchesOf, type Switch } from "./switches";
-import { groundsByPoints, hasSound, lookedInto, waitingOf, type Waiting } from "./waiting";
+import { stepOf, take, type Run } from "./steps";
+import { hasSound, waitingOf, type Waiting } from "./waiting";
 import type { Weights } from "./weights";
 
 /** The best plan of each school, the best of all first, and how sure that is. */
@@ -49,189 +47,112 @@ export interface PlanOptions {
  * the full engine, and other assignments are looked at only while their bound could beat the best of their school.
  */
 export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
-  const { clock, mostMs = Infinity, onlyBest = false } = options;
+  const { clock, mostMs = Infinity, onlyBest = false, anyPlan = false } = options;
   const measure = newMeasure(space, weights);
   const begun = clock?.() ?? 0;
-  const best = new Map<School, WiringPlan>();
-  const run: Run = {
+  const found = new Found(options);
+  const looked = { backbones: 0, settled: 0 };
+  /** A search in which a plan has to beat so many points. */
+  const run = (standing: Run["standing"], heardOnly = true): Run => ({
     measure,
-    options,
-    heardOnly: true,
-    best,
-    looked: { backbones: 0, rooms: 0 },
-    isOver: () => (options.anyPlan === true && best.size > 0) || (clock !== undefined && clock() - begun > mostMs),
-  };
+    best: found.best,
+    standing,
+    isOver: () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs),
+    looked,
+    // Rooms in which nothing comes from the sound system are no plans, where another one is heard.
+    keep: (room) => found.keep(room && (room.figures.sound > 0 || !heardOnly) ? room : null),
+  });
+  const toWin = run(() => found.points);
   const wanted = schoolsWanted(space);
   const waitingOn = (by: Measure, sets: ReturnType<typeof boxSets>): readonly Waiting[] =>
-    [...backbonesOf(space, sets)]
-      .flatMap((backbone) => {
-        const schools = schoolsOn(space, backbone).filter((school) => wanted.includes(school));
-        return schools.length ? [waitingOf(by, backbone, schools)] : [];
-      })
-      .toSorted((a, b) => b.bound - a.bound);
-  const ofAll = () => Math.max(-Infinity, ...[...run.best.values()].map(({ points }) => points));
+    [...backbonesOf(space, sets)].flatMap((backbone) => {
+      const schools = schoolsOn(space, backbone).filter((school) => wanted.includes(school));
+      return schools.length ? [waitingOf(by, backbone, schools)] : [];
+    });
   const sets = boxSets(space);
   // Without a box there is little to look at, and the first plan is there at once.
   const bare = waitingOn(
     measure,
     sets.filter((set) => set.length === 0),
   );
-  const [simplest] = bare.filter(hasSound);
-  if (simplest && !run.isOver()) keep(run, planAtOnce(measure, simplest));
-  const first = explore(run, bare.filter(hasSound), ofAll);
+  const heard = bare.filter(hasSound);
+  const [simplest] = heard.toSorted((a, b) => b.bound - a.bound);
+  if (simplest && !toWin.isOver()) toWin.keep(planAtOnce(measure, simplest));
+  const first = explore(toWin, heard);
   const boxed = waitingOn(
     sharpened(measure),
     sets.filter((set) => set.length > 0),
   );
-  const second = explore(run, boxed.filter(hasSound), ofAll);
+  const second = explore(toWin, boxed.filter(hasSound));
   // A way by which nothing at all sounds is none, where another one is heard.
-  const isSilent = run.best.size === 0;
+  const isSilent = found.best.size === 0;
   const pending = [...bare, ...boxed].filter((waiting) => isSilent || waiting.sounds);
-  const all = isSilent ? { ...run, heardOnly: false } : run;
-  const silent = isSilent ? explore(all, pending, ofAll) : -Infinity;
-  const gap = gapOf(Math.max(first, second, silent), ofAll());
+  const silent = isSilent
+    ? explore(
+        run(() => found.points, false),
+        pending,
+      )
+    : -Infinity;
+  const gap = gapOf(Math.max(first, second, silent), found.points);
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
-  const missed = onlyBest ? Infinity : explore(all, pending, (school) => run.best.get(school)?.points ?? -Infinity);
-  const plans = [...run.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
+  const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);
+  const missed = onlyBest ? Infinity : explore(ofEach, pending);
+  const plans = [...found.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
   return {
     plans,
     impossible: missed === -Infinity ? wanted.filter((school) => !plans.some((plan) => plan.school === school)) : [],
     proven: gap === 0,
     gap,
     schoolsProven: missed === -Infinity,
-    looked: run.looked,
+    looked: { backbones: looked.backbones, rooms: found.rooms },
     provenAfter,
   };
 }
 
-/** A search under way. */
-interface Run {
-  readonly measure: Measure;
-  readonly options: PlanOptions;
-  /** Rooms in which nothing comes from the sound system are no plans. */
-  readonly heardOnly: boolean;
-  readonly best: Map<School, WiringPlan>;
-  readonly looked: { backbones: number; rooms: number };
-  /** The time is over, or what was wanted is found. */
-  readonly isOver: () => boolean;
+/** The best plan of each school so far. */
+class Found {
+  readonly best = new Map<School, WiringPlan>();
+  /** How many rooms were played through the full engine. */
+  rooms = 0;
+
+  constructor(private readonly options: PlanOptions) {}
+
+  /** The points of the best of all. */
+  get points(): number {
+    return Math.max(-Infinity, ...[...this.best.values()].map(({ points }) => points));
+  }
+
+  /** Keeps a room that was played, where it is a plan and the best of its school. */
+  keep(plan: WiringPlan | null): WiringPlan | null {
+    this.rooms += 1;
+    if (!plan) return null;
+    this.options.onPlayed?.(plan);
+    if (plan.points <= (this.best.get(plan.school)?.points ?? -Infinity) + ALIKE) return plan;
+    const isTop = plan.points > this.points;
+    this.best.set(plan.school, plan);
+    if (isTop) this.options.onBetter?.(plan);
+    return plan;
+  }
 }
 
 /**
- * Looks at backbones and at what is left of their assignments, always at whatever could bring most, until nothing could beat what stands.
- * Returns the bound of what was not looked at, for want of time; -Infinity where nothing was left.
- * @param standing what a plan of a school has to beat
+ * Looks at backbones, at their grounds and at assignments there, always at whatever could bring most, until nothing could beat what
+ * stands. Returns the bound of what was not looked at, for want of time; -Infinity where nothing was left.
  */
-function explore(run: Run, pending: readonly Waiting[], standing: (school: School) => number): number {
-  const nodes = new ByBound<Node>();
-  const open = new ByBound(pending);
-  const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= standing(school) + ALIKE);
+function explore(run: Run, pending: readonly Waiting[]): number {
+  const open = new ByBound(pending.map(stepOf));
+  const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= run.standing(school) + ALIKE);
   for (;;) {
-    const waiting = open.best;
-    const node = nodes.best;
-    if (!waiting && !node) return -Infinity;
-    const bound = Math.max(waiting?.bound ?? -Infinity, node?.bound ?? -Infinity);
-    if (isHopeless(bound, SCHOOLS)) return -Infinity;
-    if (run.isOver()) return bound;
-    if (waiting && waiting.bound >= (node?.bound ?? -Infinity)) {
-      open.take();
-      if (isHopeless(waiting.bound, waiting.schools)) continue;
-      if (!waiting.isLookedInto) {
-        const looked = lookedInto(run.measure, waiting, Math.min(...waiting.schools.map(standing)));
-        if (!isHopeless(looked.bound, looked.schools)) open.add(looked);
-        continue;
-      }
-      const found = nodesOn(run, waiting, standing);
-      if (found === null) return bound;
-      const [top, ...rest] = found.toSorted((a, b) => b.bound - a.bound);
-      // The best of it is played at once, so that there is something to beat.
-      for (const left of top ? [...rest, ...played(run, top, standing)] : rest) nodes.add(left);
-    } else if (node) {
-      nodes.take();
-      if (!isHopeless(node.bound, [node.school])) for (const left of played(run, node, standing)) nodes.add(left);
-    }
+    const step = open.best;
+    if (!step || isHopeless(step.bound, SCHOOLS)) return -Infinity;
+    if (run.isOver()) return step.bound;
+    open.take();
+    if (isHopeless(step.bound, step.schools)) continue;
+    const left = take(run, step, open.best?.bound ?? -Infinity);
+    if (!left) return step.bound;
+    for (const one of left) open.add(one);
   }
-}
-
-/** The best assignment on every ground of a backbone, for each school that could win there; null where the time was over. */
-function nodesOn(run: Run, waiting: Waiting, standing: (school: School) => number): readonly Node[] | null {
-  const { measure, looked, isOver } = run;
-  const { backbone, schools, tables, players } = waiting;
-  const open = schools.flatMap((school) => {
-    const needs = needsOf(measure.space, backbone, school, tables);
-    return needs ? [{ school, needs, allowed: allowedIn(measure.space, backbone, school, tables) }] : [];
-  });
-  looked.backbones += 1;
-  const limits = remoteLimits(measure.space);
-  const known = new Map<string, Known>();
-  const lost: Lost[] = [];
-  const found: Node[] = [];
-  for (const { ground, base } of groundsByPoints(measure, waiting)) {
-    if (isOver()) return null;
-    for (const remotes of limits) {
-      const worth = new Worth(measure, ground, knownWith(known, ground), waiting.caps, remotes.most);
-      for (const { school, needs, allowed } of open) {
-        const floor = standing(school) + ALIKE;
-        const place = { ground, worth, school, needs, base: base - remotes.lost };
-        if (place.base + players <= floor) continue;
-        if (lost.some((other) => isLostAlike(other, place, remotes))) continue;
-        const nodes = nodesFrom(place, allowed, floor);
-        if (nodes.length === 0) lost.push({ school, base: place.base, remotes, control: switchesOf(ground), switches: worth.switches });
-        // The very first is played at once: a plan to show, and something to beat.
-        for (const node of nodes) found.push(...(run.best.size === 0 ? played(run, node, standing) : [node]));
-      }
-    }
-  }
-  return found;
-}
-
-/** A ground on which players could not win in a school, and the switches by which that was seen. */
-interface Lost {
-  readonly school: School;
-  readonly base: number;
-  readonly remotes: RemoteLimit;
-  readonly control: string;
-  readonly switches: readonly Switch[];
-}
-
-/** Whether players cannot win on a ground for the same reasons as on another one, which had no fewer points before them. */
-const isLostAlike = (lost: Lost, { school, ground, base }: Pick<Node, "school" | "ground" | "base">, remotes: RemoteLimit): boolean =>
-  lost.school === school &&
-  lost.remotes === remotes &&
-  base <= lost.base &&
-  lost.control === switchesOf(ground) &&
-  standsAlike(ground.hubs, lost.switches);
-
-/** Plays a node through the full engine, where it can be foreseen that it is the best of its school so far, and gives what is left beside it. */
-function played(run: Run, node: Node, standing: (school: School) => number): readonly Node[] {
-  const { school, ground, found } = node;
-  const left = () => divided(node, standing(school) + ALIKE);
-  const draft = draftOf(run.measure, ground, school, found.chosen);
-  const foreseen = draft?.foreseen();
-  if (!draft || !foreseen || foreseen.points <= (run.best.get(school)?.points ?? -Infinity) + ALIKE) return left();
-  const room = draft.plan();
-  const plan = room && (room.figures.sound > 0 || !run.heardOnly) ? room : null;
-  keep(run, plan);
-  return plan && plan.points >= node.bound - ALIKE ? [] : left();
-}
-
-/** Keeps a room that was played, where it is a plan and the best of its school so far. */
-function keep({ options, best, looked }: Run, plan: WiringPlan | null): void {
-  looked.rooms += 1;
-  if (!plan) return;
-  options.onPlayed?.(plan);
-  if (plan.points <= (best.get(plan.school)?.points ?? -Infinity) + ALIKE) return;
-  const isTop = [...best.values()].every(({ points }) => plan.points > points);
-  best.set(plan.school, plan);
-  if (isTop) options.onBetter?.(plan);
-}
-
-/** What is known of plugs on grounds whose control switches stand alike. */
-function knownWith(known: Map<string, Known>, ground: Ground): Known {
-  const switches = switchesOf(ground);
-  const found = known.get(switches) ?? new Map();
-  known.set(switches, found);
-  return found;
 }
 
 /** How much more points what was not looked at could have, in per cent; all of it where no plan is found yet. */

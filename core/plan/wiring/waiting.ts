@@ -19,6 +19,8 @@ export interface Waiting {
   readonly before: number;
   /** At most so much its players bring. */
   readonly players: number;
+  /** At most so much comes of what the hubs play themselves, once it was looked into. */
+  readonly own: number | null;
   /** Sound can come to the sound system on it. */
   readonly sounds: boolean;
   readonly caps: Caps;
@@ -35,15 +37,15 @@ export function waitingOf(measure: Measure, backbone: Backbone, schools: readonl
   const players = assign(tables, ({ most }) => most)?.worth ?? -Infinity;
   const before = easeWithoutPlayers(measure) + remotePoints(space) - effortPoints(backboneEffort(space, backbone), weights);
   const caps = new Caps(measure, backbone);
-  return { backbone, tables, schools, players, before, sounds, caps, bound: before + ownMost + players, isLookedInto: false };
+  return { backbone, tables, schools, players, before, own: null, sounds, caps, bound: before + ownMost + players, isLookedInto: false };
 }
 
-/** A backbone looked into as far as it takes to see that it cannot beat what stands, or else all of its best assignment. */
-export function lookedInto({ space, most, falls }: Measure, waiting: Waiting, standing: number): Waiting {
+/** A backbone looked into as far as it takes to see that it brings no more than a floor, or else all of its best assignment. */
+export function lookedInto({ space, most, falls }: Measure, waiting: Waiting, floor: number): Waiting {
   const { backbone, tables, caps, before } = waiting;
-  const own = most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
-  const players = mostOfPlayers(tables, caps, falls.looked, standing - before - own);
-  return { ...waiting, players, bound: before + own + players, isLookedInto: true };
+  const own = waiting.own ?? most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
+  const { worth, isWhole } = mostOfPlayers(tables, caps, falls.looked, floor - before - own);
+  return { ...waiting, own, players: worth, bound: before + own + worth, isLookedInto: isWhole };
 }
 
 export const hasSound = ({ sounds }: Waiting): boolean => sounds;
