@@ -1,4 +1,4 @@
-import { bedChannels, bedOfAtMost, smallerBed } from "@/core/facts";
+import { bedChannels, bedOfAtMost, smallerBed, type Bed } from "@/core/facts";
 import type { Content, Device } from "@/core/device";
 import { keepsObjects, soundingBed, whyNotPlay } from "./play";
 import { streamsOf, type Stream } from "./stream";
@@ -8,28 +8,31 @@ import { streamsOf, type Stream } from "./stream";
  * lossy generations. Positive: `a` is better. As soon as objects can be kept, bitstream wins; without them decoded lossless LPCM beats a lossy core.
  */
 export function compareStreams(a: Stream | null, b: Stream | null, system: Device): number {
-  const [left, right] = [figures(a, system), figures(b, system)];
-  for (let index = 0; index < left.length; index += 1) {
-    const difference = (left[index] ?? 0) - (right[index] ?? 0);
-    if (difference !== 0) return difference;
-  }
-  return 0;
+  if (!a || !b) return Number(a !== null) - Number(b !== null);
+  return (
+    Number(keepsObjects(a, system)) - Number(keepsObjects(b, system)) ||
+    bedChannels(soundingBed(a, system)) - bedChannels(soundingBed(b, system)) ||
+    Number(a.lossless) - Number(b.lossless) ||
+    b.generations - a.generations
+  );
 }
 
-const figures = (stream: Stream | null, system: Device): readonly number[] =>
-  stream
-    ? [1, Number(keepsObjects(stream, system)), bedChannels(soundingBed(stream, system)), Number(stream.lossless), -stream.generations]
-    : [0];
+type Decoders = NonNullable<Device["decodes"]>;
 
-/** Contents and devices are never changed in place, so what one makes of the other can be remembered for as long as both live. */
-const remembered = new WeakMap<Content, WeakMap<Device, readonly Stream[]>>();
+/** Contents and decoders are never changed in place, so what one makes of the other can be remembered, by the bed that the speakers sound. */
+const remembered = new WeakMap<Content, WeakMap<Decoders, Map<Bed, readonly Stream[]>>>();
 
 /** Every form of a content that a system could play if nothing stood between, the best first: each track as it is, and decoded. */
 export function idealForms(content: Content, system: Device): readonly Stream[] {
-  const bySystem = remembered.get(content) ?? new WeakMap<Device, readonly Stream[]>();
-  remembered.set(content, bySystem);
-  const known = bySystem.get(system) ?? computeIdealForms(content, system);
-  bySystem.set(system, known);
+  const { decodes, speakers } = system;
+  if (!decodes) return [];
+  const byDecoders = remembered.get(content) ?? new WeakMap<Decoders, Map<Bed, readonly Stream[]>>();
+  remembered.set(content, byDecoders);
+  const byBed = byDecoders.get(decodes) ?? new Map<Bed, readonly Stream[]>();
+  byDecoders.set(decodes, byBed);
+  const bed = speakers?.bed ?? "2.0";
+  const known = byBed.get(bed) ?? computeIdealForms(content, system);
+  byBed.set(bed, known);
   return known;
 }
 

@@ -1,6 +1,6 @@
 import type { Device, Port } from "@/core/device";
 import { loopThrough, type CableEnd } from "@/core/job";
-import { boxSets, isWhole, reachesScreens, showsOn } from "./box-sets";
+import { boxSets, isWhole, missing, showsOn } from "./box-sets";
 import { Leads } from "./leads";
 import { jobWith } from "./room-of";
 import { hdmiOutputs, inputKinds, likeOutputs, returnKinds, takenBy, type TakenSockets } from "./sockets";
@@ -24,7 +24,6 @@ export function* backbonesOf(space: WiringSpace, sets = boxSets(space)): Generat
     const room = jobWith(space, hubs, []);
     const leads = new Leads(space, room, hubs);
     for (const joins of new Joining({ space, boxes, hubs, room }).all()) {
-      if (!reachesScreens(space, boxes, joins)) continue;
       for (const wires of leads.with(joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
     }
   }
@@ -124,8 +123,7 @@ class Joining {
     const box = done === this.outputs[at]?.device ? undefined : boxes.find(({ device }) => device === done);
     if (box && !showsOn(box.device, wires)) return false;
     if (boxes.length < 2) return true;
-    const dark = space.screens.filter(({ id }) => !wires.some(({ cable }) => cable.to.device === id)).length;
-    return dark <= this.outputs.length - at;
+    return missing(space, boxes, wires) <= this.outputs.length - at;
   }
 }
 

@@ -30,20 +30,32 @@ export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): r
   );
 }
 
-/** Several boxes are worth their place only as a chain that lights every screen. */
-export function reachesScreens({ screens }: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean {
-  if (boxes.length < 2) return true;
-  const ids = new Set(boxes.map(({ device }) => device.id));
-  const links = wires.filter(({ cable }) => ids.has(cable.from.device) && ids.has(cable.to.device)).length;
-  return links >= boxes.length - 1 && screens.every(({ id }) => wires.some(({ cable }) => cable.to.device === id));
+/** Several boxes are worth their place only as a chain that lights every screen: how many wires that still takes at least. */
+export function missing({ screens }: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): number {
+  const isBox = (id: string) => boxes.some(({ device }) => device.id === id);
+  const links = wires.filter(({ cable }) => isBox(cable.from.device) && isBox(cable.to.device)).length;
+  const dark = screens.filter(({ id }) => !wires.some(({ cable }) => cable.to.device === id)).length;
+  return dark + Math.max(0, boxes.length - 1 - links);
 }
 
 /** A box that a picture goes into shows it on, and one that does nothing but share it out shows it on twice; its outputs alone tell. */
-export function showsOn(device: Device, wires: readonly Wire[]): boolean {
-  const outputs = hdmiOutputs(device);
-  if (outputs.length === 0 || inputKinds(device, NO_SOCKETS).length === 0) return true;
-  const lit = outputs.filter((port) => isWired(device, port, wires)).length;
-  return lit >= (soundOutputs(device).length === 0 && outputs.length > 1 ? 2 : 1);
+export const showsOn = (device: Device, wires: readonly Wire[]): boolean => {
+  const least = outputsNeeded(device);
+  return least === 0 || hdmiOutputs(device).filter((port) => isWired(device, port, wires)).length >= least;
+};
+
+/** Boxes are never changed in place, so what is needed of them is told once. */
+const needed = new WeakMap<Device, number>();
+
+/** How many HDMI outputs of a box lead on, or it is there for nothing. */
+function outputsNeeded(device: Device): number {
+  const known = needed.get(device);
+  if (known !== undefined) return known;
+  const outputs = hdmiOutputs(device).length;
+  const takesPictures = inputKinds(device, NO_SOCKETS).length > 0;
+  const least = outputs === 0 || !takesPictures ? 0 : soundOutputs(device).length === 0 && outputs > 1 ? 2 : 1;
+  needed.set(device, least);
+  return least;
 }
 
 /** Every box does something: something goes in, and what it is there for goes out. */

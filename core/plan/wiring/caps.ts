@@ -25,9 +25,6 @@ interface Looked {
   readonly isWhole: boolean;
 }
 
-/** What passes where nothing is known of it: all there is. */
-const ANYTHING: Passed = { sounds: [], pictures: [] };
-
 /**
  * What the plugs of a backbone can bring at most, looked into no further than a search asks: at first by what their socket reaches at
  * all, then by what could come along the way of their sound, and by who hears whom.
@@ -94,7 +91,8 @@ export class Caps {
     this.hearing ??= hearingOf(space, jobWith(space, hubs, wires));
     const acts = actsAtBest(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
     this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires));
-    const cap = most.ofPlayer(player.id, { reach, wire }, { ...(passed ?? ANYTHING), acts: acts.ease, alone: this.seenAlone(to) });
+    const goes = { acts: acts.ease, alone: this.seenAlone(to) };
+    const cap = passed ? most.ofPlayer(player.id, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player.id, goes);
     const isBorne = bearsRemotes(space, acts.remotes);
     this.looked.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease, isWhole: passed !== null });
   }

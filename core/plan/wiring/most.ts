@@ -14,6 +14,8 @@ import { ACTS_SHARE, UNPLUGGED_POINTS, WITHOUT_PICTURE, type Weights } from "./w
 export interface Most {
   /** A player in a socket of some reach by a wire; null: unplugged. */
   readonly ofPlayer: (player: string, plugged: PluggedBy | null, kept?: KeptAtMost) => number;
+  /** How far what a player brings at most falls once it is known how easy its acts can be, and whether it is seen alone. */
+  readonly lostByActs: (player: string, goes: Pick<KeptAtMost, "acts" | "alone">) => number;
   /** What the hubs play themselves, and the players that stay as they lie. */
   readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach, soundsOf?: SoundsOf) => number;
 }
@@ -43,9 +45,12 @@ export type SoundsOf = (device: Device) => readonly number[];
  */
 export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureOn): Most {
   const caps = new Map(space.players.map((player) => [player.id, capOf(space, weights, player, pictureOn)]));
+  const shares = new Map(space.players.map(({ id }) => [id, easeShare(space, id)]));
   const share = contentShare(space.job);
   return {
     ofPlayer: (player, reach, kept) => caps.get(player)?.(reach, kept) ?? 0,
+    lostByActs: (player, { acts, alone }) =>
+      weights.ease * (ACTS_SHARE * ((shares.get(player) ?? 0) - acts) + (alone ? 0 : (1 - ACTS_SHARE) / space.players.length)),
     ofOwn: (hubs, reachFrom, soundsOf) =>
       [...hubs, ...space.fixedDevices].reduce((sum, device) => {
         const { id, sources } = device;
