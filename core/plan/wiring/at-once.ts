@@ -1,5 +1,5 @@
 import { addEffort, menuEffort, wireEffort } from "./effort";
-import { groundsOf, type Measure } from "./grounds";
+import { everyGround, type Measure } from "./grounds";
 import { choicesOf } from "./hub-settings";
 import { planOf, type WiringPlan } from "./make-plan";
 import { assign } from "./nodes";
@@ -15,7 +15,7 @@ import type { Waiting } from "./waiting";
 export function planAtOnce(measure: Measure, { backbone, schools, tables }: Waiting): WiringPlan | null {
   const { space } = measure;
   if (space.musts.some(({ want }) => want !== "keep")) return null;
-  const [ground] = groundsOf(measure, backbone);
+  const ground = everyGround(measure, backbone).find(({ isPossible }) => isPossible);
   for (const school of ground ? schools : []) {
     const [start] = startsOf(space, backbone, school, tables);
     const found = start && assign(start, ({ most }) => most);

@@ -65,7 +65,7 @@ describe("rows remembered from room to room", () => {
         for (const { measure, grounds } of worked(space, 5, 3))
           for (const { ground } of grounds)
             for (const player of space.players) {
-              const job = { ...ground.job, devices: [...ground.job.devices, player] };
+              const job = jobWith(space, ground.hubs, ground.backbone.wires, [player]);
               const fresh = solve(job, "planned");
               const { answer: told } = rowsIn(measure, job, player.id);
               expect(told.map(({ id, verdict }) => [id, verdict])).toEqual(

@@ -2,7 +2,7 @@ import { backbonesOf, type Backbone } from "./backbones";
 import { Caps } from "./caps";
 import { menuEffort, wireEffort } from "./effort";
 import { contentShare, rowPoints } from "./figures";
-import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
+import { everyGround, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { backboneEffort, draftOf } from "./make-plan";
 import { assign } from "./nodes";
 import { plugsOf, type Plug } from "./plugs";
@@ -95,8 +95,9 @@ class Quest {
     const arrivals = assign(tables, (plug) => caps.of(plug))?.worth ?? -Infinity;
     const ease = space.players.length === 0 ? 1 : (assign(tables, (plug) => this.easeAtMost(plug, caps))?.worth ?? -Infinity);
     if (this.isCovered({ arrivals: (ownMost + arrivals) / 100, ease, ...least })) return;
-    for (const ground of groundsOf(this.measure, backbone)) {
+    for (const ground of everyGround(this.measure, backbone)) {
       if (this.isOver()) return;
+      if (!ground.isPossible) continue;
       const own = rowPoints(space, ground.rows, contentShare(space.job), ARRIVING) / 100;
       const work = effort.minutes + menuEffort(backbone.hubs, ground.settings).minutes;
       const before = { arrivals: own, ease: space.players.length === 0 ? 1 : 0, cost, work };

@@ -63,36 +63,74 @@ export const sharpened = (measure: Measure): Measure => ({
   plugs: new Map(),
 });
 
-/** A backbone with the settings of its hubs: what players are tried on. */
-export interface Ground {
-  readonly backbone: Backbone;
-  readonly hubs: readonly Device[];
-  readonly settings: readonly SettingChoice[];
-  readonly job: Job;
-  /** The rows of the hubs' own sources and of the players that stay as they lie. */
-  readonly rows: readonly Arrival[];
-  /** The points of what does not hang on a player: the screens' own apps and tuners, and the players that stay as they lie. */
-  readonly points: number;
+/** What a device plays by itself on a backbone, for every set of switches that was asked about. */
+interface Sounding {
+  readonly id: string;
+  readonly told: BySwitches<readonly Arrival[]>;
 }
 
-/** Every combination of the settings of a backbone's hubs, each with the rows that it has without players. */
-export function* groundsOf(measure: Measure, backbone: Backbone): Generator<Ground> {
-  const { space, weights } = measure;
-  const share = contentShare(space.job);
-  const reach = reachOf(space, backbone);
-  const sounding = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }) =>
-    sources.length ? [{ id, told: new BySwitches<readonly Arrival[]>() }] : [],
-  );
-  for (const settings of combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device)))) {
-    const hubs = backbone.hubs.map((device) => withSettings(device, settings));
-    const job = jobWith(space, hubs, backbone.wires);
-    const rows = sounding.flatMap(({ id, told }) => told.of(hubs, () => rowsIn(measure, job, id)).answer);
-    if (!leadsCarry(space, backbone, rows) || !isFulfilled(space, rows)) continue;
-    const points =
-      rowPoints(space, rows, share, weights) + hopesOf(space, rows) - effortPoints(menuEffort(backbone.hubs, settings), weights);
-    yield { backbone, hubs, settings, job, rows, points };
+/** A backbone with the settings of its hubs: what players are tried on. What it is without them is worked out when it is first asked. */
+export class Ground {
+  /** The points that its menus cost. */
+  readonly menus: number;
+  private known: readonly Arrival[] | undefined;
+  private worth: number | undefined;
+
+  constructor(
+    private readonly measure: Measure,
+    private readonly sounding: readonly Sounding[],
+    readonly backbone: Backbone,
+    readonly hubs: readonly Device[],
+    readonly settings: readonly SettingChoice[],
+  ) {
+    this.menus = effortPoints(menuEffort(backbone.hubs, settings), measure.weights);
+  }
+
+  /** The rows of the hubs' own sources and of the players that stay as they lie. */
+  get rows(): readonly Arrival[] {
+    const { measure, hubs, backbone } = this;
+    this.known ??= this.sounding.flatMap(
+      ({ id, told }) => told.of(hubs, () => rowsIn(measure, jobWith(measure.space, hubs, backbone.wires), id)).answer,
+    );
+    return this.known;
+  }
+
+  /** The points of what does not hang on a player: the screens' own apps and tuners, and the players that stay as they lie. */
+  get points(): number {
+    const { space, weights } = this.measure;
+    this.worth ??= rowPoints(space, this.rows, contentShare(space.job), weights) + hopesOf(space, this.rows) - this.menus;
+    return this.worth;
+  }
+
+  /** Its leads carry something, and it gives what must be of devices that no plan plugs. */
+  get isPossible(): boolean {
+    const { space } = this.measure;
+    return leadsCarry(space, this.backbone, this.rows) && isFulfilled(space, this.rows);
   }
 }
+
+/** Every combination of the settings of a backbone's hubs. */
+export function everyGround(measure: Measure, backbone: Backbone): readonly Ground[] {
+  const { space } = measure;
+  const reach = reachOf(space, backbone);
+  const sounding = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }): Sounding[] =>
+    sources.length ? [{ id, told: new BySwitches() }] : [],
+  );
+  return combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device))).map(
+    (settings) =>
+      new Ground(
+        measure,
+        sounding,
+        backbone,
+        backbone.hubs.map((device) => withSettings(device, settings)),
+        settings,
+      ),
+  );
+}
+
+/** Those of them on which there can be a plan. */
+export const groundsOf = (measure: Measure, backbone: Backbone): readonly Ground[] =>
+  everyGround(measure, backbone).filter(({ isPossible }) => isPossible);
 
 /** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
 function hubChoices(

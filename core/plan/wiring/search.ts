@@ -149,9 +149,7 @@ function explore(run: Run, pending: readonly Waiting[]): number {
     if (run.isOver()) return step.bound;
     open.take();
     if (isHopeless(step.bound, step.schools)) continue;
-    const left = take(run, step, open.best?.bound ?? -Infinity);
-    if (!left) return step.bound;
-    for (const one of left) open.add(one);
+    for (const left of take(run, step, open.best?.bound ?? -Infinity)) open.add(left);
   }
 }
 

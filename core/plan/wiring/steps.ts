@@ -1,19 +1,20 @@
-import type { Ground, Measure } from "./grounds";
+import { everyGround, type Ground, type Measure } from "./grounds";
 import { draftOf, type WiringPlan } from "./make-plan";
-import { remoteLimits } from "./musts";
+import { remoteLimits, type RemoteLimit } from "./musts";
 import { ALIKE, assign, bestSettled, divided, Worth, type Known } from "./nodes";
 import type { Plug } from "./plugs";
 import type { School } from "./schools";
 import type { PlayerOption } from "./settle";
 import { allowedIn, areMet, choicesMeeting, needsOf, type Need, type Tables } from "./starts";
 import { standsAlike, switchesOf, type Switch } from "./switches";
-import { groundsByPoints, lookedInto, type Waiting } from "./waiting";
+import { lookedInto, type Waiting } from "./waiting";
 
-/** What is still to be looked at, from the roughest on: a backbone, players to be assigned on one of its grounds, players that are. */
+/** What is still to be looked at, from the roughest on: a backbone, its hubs as they are set, players to be assigned there, players that are. */
 export type Step = Bounded &
   (
     | { readonly step: "backbone"; readonly waiting: Waiting }
-    | ({ readonly step: "ground" } & OnGround)
+    | { readonly step: "ground"; readonly ground: Ground; readonly on: OnBackbone }
+    | ({ readonly step: "players" } & OnGround)
     | { readonly step: "assignment"; readonly on: OnGround; readonly plugs: readonly Plug[]; readonly chosen: readonly PlayerOption[] }
   );
 
@@ -26,16 +27,32 @@ interface Bounded {
   readonly depth: number;
 }
 
-/** Players to be assigned on a ground, for a school. */
-interface OnGround {
-  readonly ground: Ground;
-  readonly worth: Worth;
+/** What all grounds of a backbone share. */
+interface OnBackbone {
+  readonly waiting: Waiting;
+  readonly open: readonly Open[];
+  /** What is known of plugs, by how the control switches stand. */
+  readonly known: Map<string, Known>;
+}
+
+/** A way in which plans of a backbone can be: of a school, with so many remotes. */
+interface Open {
   readonly school: School;
   /** What the school and the boxes need of the players. */
   readonly needs: readonly Need[];
+  readonly tables: Tables;
+  /** At most so much its players bring. */
+  readonly players: number;
+  readonly remotes: RemoteLimit;
+  readonly lost: LostOn;
+}
+
+/** Players to be assigned on a ground, for a school. */
+interface OnGround extends Pick<Open, "school" | "needs" | "tables"> {
+  readonly ground: Ground;
+  readonly worth: Worth;
   /** The points of a plan before its players. */
   readonly base: number;
-  readonly tables: Tables;
   /** Where players could not win so far; null for what is left beside an assignment. */
   readonly lost: LostOn | null;
 }
@@ -62,54 +79,60 @@ export const stepOf = (waiting: Waiting): Step => ({
   depth: Number(waiting.isLookedInto),
 });
 
-const onGround = (on: OnGround, bound: number): Step => ({ step: "ground", ...on, bound, schools: [on.school], depth: 2 });
+const playersOn = (on: OnGround, bound: number): Step => ({ step: "players", ...on, bound, schools: [on.school], depth: 3 });
 
 /**
  * Takes a step no further than it takes to see that it brings less than the next one, which is then taken first; gives what is left of
- * it, or null where the time was over meanwhile.
+ * it.
  * @param next the bound of the step after it
  */
-export function take(run: Run, step: Step, next: number): readonly Step[] | null {
+export function take(run: Run, step: Step, next: number): readonly Step[] {
   const floor = Math.max(next - ALIKE, Math.min(...step.schools.map(run.standing)));
   switch (step.step) {
     case "backbone":
       return step.waiting.isLookedInto ? groundsOn(run, step.waiting) : [stepOf(lookedInto(run.measure, step.waiting, floor))];
     case "ground":
+      return openedOn(run, step.ground, step.on);
+    case "players":
       return assignedOn(run, step, floor);
     case "assignment":
       return played(run, step);
   }
 }
 
-/** The grounds of a backbone, for each school that could win there. */
-function groundsOn({ measure, isOver, looked, standing }: Run, waiting: Waiting): readonly Step[] | null {
+/** The grounds of a backbone, with what its schools need of the players. */
+function groundsOn({ measure, looked }: Run, waiting: Waiting): readonly Step[] {
   const { space } = measure;
-  const { backbone, tables, caps } = waiting;
-  const open = waiting.schools.flatMap((school) => {
+  const { backbone, tables, caps, schools, before, own } = waiting;
+  looked.backbones += 1;
+  const limits = remoteLimits(space);
+  const open = schools.flatMap((school): Open[] => {
     const needs = needsOf(space, backbone, school, tables);
     const allowed = allowedIn(space, backbone, school, tables);
     const found = needs && assign(allowed, (plug) => caps.of(plug));
-    return needs && found ? [{ school, needs, allowed, players: found.worth }] : [];
+    if (!needs || !found) return [];
+    return limits.map((remotes) => ({ school, needs, tables: allowed, players: found.worth, remotes, lost: new LostOn() }));
   });
-  looked.backbones += 1;
-  const limits = remoteLimits(space).map((limit) => ({ limit, lost: new Map(open.map(({ school }) => [school, new LostOn()])) }));
-  const known = new Map<string, Known>();
-  const steps: Step[] = [];
-  for (const { ground, base } of groundsByPoints(measure, waiting)) {
-    if (isOver()) return null;
-    const control = switchesOf(ground);
-    const ofControl = known.get(control) ?? new Map();
-    known.set(control, ofControl);
-    for (const { limit, lost } of limits) {
-      const worth = new Worth(measure, ground, ofControl, caps, limit.most);
-      for (const { school, needs, allowed, players } of open) {
-        const on = { ground, worth, school, needs, base: base - limit.lost, tables: allowed, lost: lost.get(school) ?? null };
-        const bound = on.base + players;
-        if (bound > standing(school) + ALIKE) steps.push(onGround(on, bound));
-      }
-    }
-  }
-  return steps;
+  if (open.length === 0) return [];
+  const on = { waiting, open, known: new Map<string, Known>() };
+  const most = before + (own ?? 0) + Math.max(...open.map(({ players, remotes }) => players - remotes.lost));
+  return everyGround(measure, backbone).map((ground) => ({ step: "ground", ground, on, bound: most - ground.menus, schools, depth: 2 }));
+}
+
+/** Players to be assigned on a ground, for every school that could win there. */
+function openedOn({ measure, standing }: Run, ground: Ground, { waiting, open, known }: OnBackbone): readonly Step[] {
+  if (!ground.isPossible) return [];
+  const control = switchesOf(ground);
+  const ofControl = known.get(control) ?? new Map();
+  known.set(control, ofControl);
+  const worths = new Map<RemoteLimit, Worth>();
+  return open.flatMap(({ school, needs, tables, players, remotes, lost }) => {
+    const base = ground.points + waiting.before - remotes.lost;
+    if (base + players <= standing(school) + ALIKE) return [];
+    const worth = worths.get(remotes) ?? new Worth(measure, ground, ofControl, waiting.caps, remotes.most);
+    worths.set(remotes, worth);
+    return [playersOn({ ground, worth, school, needs, base, tables, lost }, base + players)];
+  });
 }
 
 /** Grounds of a backbone on which players could not win, and the switches by which that was seen. */
@@ -139,10 +162,10 @@ function assignedOn(run: Run, on: OnGround, floor: number): readonly Step[] {
     return [];
   }
   const { plugs, chosen } = found;
-  if (!chosen) return [onGround(on, bound)];
+  if (!chosen) return [playersOn(on, bound)];
   // Else the best of every choice of players that are made to meet what is needed.
-  if (!areMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => onGround({ ...on, tables, lost: null }, bound));
-  const step = { step: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 3 } as const;
+  if (!areMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => playersOn({ ...on, tables, lost: null }, bound));
+  const step = { step: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 4 } as const;
   const isAtOnce = run.looked.settled % PLAYED_AT_ONCE === 0;
   run.looked.settled += 1;
   return isAtOnce ? played(run, step) : [step];
@@ -151,7 +174,7 @@ function assignedOn(run: Run, on: OnGround, floor: number): readonly Step[] {
 /** Plays an assignment through the full engine, where it can be foreseen that it is the best of its school so far, and gives what is left beside it. */
 function played(run: Run, { on, plugs, chosen, bound }: Extract<Step, { step: "assignment" }>): readonly Step[] {
   const { school, ground, tables } = on;
-  const left = () => divided(tables, plugs).map((rest) => onGround({ ...on, tables: rest, lost: null }, bound));
+  const left = () => divided(tables, plugs).map((rest) => playersOn({ ...on, tables: rest, lost: null }, bound));
   const draft = draftOf(run.measure, ground, school, chosen);
   const foreseen = draft?.foreseen();
   if (!draft || !foreseen || foreseen.points <= (run.best.get(school)?.points ?? -Infinity) + ALIKE) return left();

@@ -1,7 +1,7 @@
 import type { Backbone } from "./backbones";
 import { Caps } from "./caps";
 import { effortPoints } from "./effort";
-import { groundsOf, type Measure } from "./grounds";
+import type { Measure } from "./grounds";
 import { backboneEffort } from "./make-plan";
 import { remotePoints } from "./musts";
 import { assign, mostOfPlayers } from "./nodes";
@@ -52,7 +52,3 @@ export const hasSound = ({ sounds }: Waiting): boolean => sounds;
 
 /** Where no player is planned nobody wakes, and the acts are not bounded by any. */
 const easeWithoutPlayers = ({ space, weights }: Measure): number => (space.players.length === 0 ? weights.ease : 0);
-
-/** The grounds of a backbone with their points before any player, the best first. */
-export const groundsByPoints = (measure: Measure, { backbone, before }: Waiting) =>
-  [...groundsOf(measure, backbone)].map((ground) => ({ ground, base: ground.points + before })).toSorted((a, b) => b.base - a.base);
