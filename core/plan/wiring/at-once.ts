@@ -12,12 +12,12 @@ import type { Waiting } from "./waiting";
  * tried. Nothing says that it is good; it is something to show, and to beat. Null where wishes would have to be looked into, or where
  * it cannot be.
  */
-export function planAtOnce(measure: Measure, { backbone, schools, tables }: Waiting): WiringPlan | null {
+export function planAtOnce(measure: Measure, { backbone, schools, plugs }: Waiting): WiringPlan | null {
   const { space } = measure;
   if (space.musts.some(({ want }) => want !== "keep")) return null;
   const ground = everyGround(measure, backbone).find(({ isPossible }) => isPossible);
   for (const school of ground ? schools : []) {
-    const [start] = startsOf(space, backbone, school, tables);
+    const [start] = startsOf(space, backbone, school, plugs.tables);
     const found = start && assign(start, ({ most }) => most);
     if (!found || !ground) continue;
     const chosen = found.plugs.flatMap(({ player: id, kind, wire }): PlayerOption[] => {

@@ -63,18 +63,23 @@ export const sharpened = (measure: Measure): Measure => ({
   plugs: new Map(),
 });
 
+/** What a device plays by itself, with the points that it brings. */
+interface Own {
+  readonly rows: readonly Arrival[];
+  readonly points: number;
+}
+
 /** What a device plays by itself on a backbone, for every set of switches that was asked about. */
 interface Sounding {
   readonly id: string;
-  readonly told: BySwitches<readonly Arrival[]>;
+  readonly told: BySwitches<Own>;
 }
 
 /** A backbone with the settings of its hubs: what players are tried on. What it is without them is worked out when it is first asked. */
 export class Ground {
   /** The points that its menus cost. */
   readonly menus: number;
-  private known: readonly Arrival[] | undefined;
-  private worth: number | undefined;
+  private known: Own | undefined;
 
   constructor(
     private readonly measure: Measure,
@@ -88,18 +93,25 @@ export class Ground {
 
   /** The rows of the hubs' own sources and of the players that stay as they lie. */
   get rows(): readonly Arrival[] {
-    const { measure, hubs, backbone } = this;
-    this.known ??= this.sounding.flatMap(
-      ({ id, told }) => told.of(hubs, () => rowsIn(measure, jobWith(measure.space, hubs, backbone.wires), id)).answer,
-    );
-    return this.known;
+    return this.own.rows;
   }
 
   /** The points of what does not hang on a player: the screens' own apps and tuners, and the players that stay as they lie. */
   get points(): number {
+    return this.own.points - this.menus;
+  }
+
+  private get own(): Own {
+    if (this.known) return this.known;
+    const all = this.sounding.map(({ id, told }) => told.of(this.hubs, () => this.ownOf(id)).answer);
+    this.known = { rows: all.flatMap(({ rows }) => rows), points: all.reduce((sum, { points }) => sum + points, 0) };
+    return this.known;
+  }
+
+  private ownOf(id: string): Told<Own> {
     const { space, weights } = this.measure;
-    this.worth ??= rowPoints(space, this.rows, contentShare(space.job), weights) + hopesOf(space, this.rows) - this.menus;
-    return this.worth;
+    const { answer: rows, asked } = rowsIn(this.measure, jobWith(space, this.hubs, this.backbone.wires), id);
+    return { answer: { rows, points: rowPoints(space, rows, contentShare(space.job), weights) + hopePoints(space, id, rows) }, asked };
   }
 
   /** Its leads carry something, and it gives what must be of devices that no plan plugs. */
@@ -167,10 +179,6 @@ export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device):
 /** What must be of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
 const isFulfilled = (space: WiringSpace, rows: readonly Arrival[]): boolean =>
   staying(space).every(({ id }) => fulfils(space, id, rowsOf(rows, id)));
-
-/** The points of what was hoped of such devices. */
-const hopesOf = (space: WiringSpace, rows: readonly Arrival[]): number =>
-  staying(space).reduce((sum, { id }) => sum + hopePoints(space, id, rowsOf(rows, id)), 0);
 
 const staying = ({ job, players }: WiringSpace): readonly Device[] =>
   job.devices.filter(({ id }) => !players.some((player) => player.id === id));

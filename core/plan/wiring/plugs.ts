@@ -3,6 +3,7 @@ import type { Job } from "@/core/job";
 import { hasBond } from "./bonds";
 import type { Backbone } from "./backbones";
 import type { Measure } from "./grounds";
+import type { Most } from "./most";
 import { reachOf, type Reach } from "./reach";
 import { jobWith } from "./room-of";
 import { inputKinds, takenBy, type SocketKind } from "./sockets";
@@ -19,48 +20,77 @@ export interface Plug {
   readonly most: number;
 }
 
-/** A backbone with every way to plug its players in, a table for each player in turn, and the most that all of it can bring. */
-export interface Plugs {
-  readonly tables: readonly (readonly Plug[])[];
-  /** What the hubs play themselves brings at most so much. */
-  readonly ownMost: number;
-  /** Sound comes to the sound system from somewhere, a socket for a player or a source of the hubs themselves. */
-  readonly sounds: boolean;
+/** The plugs of each player into a kind of socket, with the most that one of each can bring; none: -Infinity. */
+interface IntoKind {
+  readonly plugs: readonly (readonly Plug[])[];
+  readonly most: readonly number[];
 }
 
-/** Plugs of each player into kinds of sockets, by all that they hang on: they come up again on most backbones. */
-export type PlugsKnown = Map<string, readonly (readonly Plug[])[]>;
+/** Plugs into kinds of sockets, by all that they hang on: they come up again on most backbones. */
+export type PlugsKnown = Map<string, IntoKind>;
+
+/** A backbone with every way to plug its players in, and the most that all of it can bring. */
+export class Plugs {
+  private laid: readonly (readonly Plug[])[] | undefined;
+
+  constructor(
+    private readonly unplugged: readonly Plug[],
+    private readonly kinds: readonly IntoKind[],
+    /** What the hubs play themselves brings at most so much. */
+    readonly ownMost: number,
+    /** Sound comes to the sound system from somewhere, a socket for a player or a source of the hubs themselves. */
+    readonly sounds: boolean,
+  ) {}
+
+  /** A table for each player in turn, laid out when it is first asked for. */
+  get tables(): readonly (readonly Plug[])[] {
+    this.laid ??= this.unplugged.map((plug, player) => [plug, ...this.kinds.flatMap(({ plugs }) => plugs[player] ?? [])]);
+    return this.laid;
+  }
+
+  /** At most so much the players bring, as if there were room for all of them in every socket. */
+  get roughly(): number {
+    return this.unplugged.reduce(
+      (sum, { most }, player) => sum + this.kinds.reduce((top, kind) => Math.max(top, kind.most[player] ?? top), most),
+      0,
+    );
+  }
+}
 
 export function plugsOf(measure: Measure, backbone: Backbone): Plugs {
-  const { space, most } = measure;
+  const { space, most, plugs } = measure;
   const taken = takenBy([...space.fixedCables, ...backbone.wires.map(({ cable }) => cable)]);
   const reach = reachOf(space, backbone);
   let room: Job | undefined;
-  const byKind = backbone.hubs.flatMap((hub) =>
-    inputKinds(hub, taken).map((kind) => {
+  const kinds: IntoKind[] = [];
+  let sounds = [...backbone.hubs, ...space.fixedDevices].some(({ id, sources }) =>
+    sources.some((source) => reach({ device: id, port: source.id }).sounds),
+  );
+  for (const hub of backbone.hubs)
+    for (const kind of inputKinds(hub, taken)) {
       const reached = reach({ device: hub.id, port: kind.ports[0] ?? "" });
       const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${[...reached.screens].join()} ${[...reached.leads].join()}`;
-      const known =
-        measure.plugs.get(key) ?? plugsInto(measure, (room ??= jobWith(space, backbone.hubs, [], space.players)), hub, kind, reached);
-      measure.plugs.set(key, known);
-      return { known, reached };
-    }),
-  );
-  const tables = space.players.map(({ id }, index): readonly Plug[] => {
-    const plugs: Plug[] = [{ player: id, kind: null, wire: null, reach: null, most: most.ofPlayer(id, null) }];
-    for (const { known } of byKind) plugs.push(...(known[index] ?? []));
-    return plugs;
-  });
-  const sources = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources: own }) =>
-    own.map((source) => ({ device: id, port: source.id })),
-  );
-  const sounds = byKind.some(({ reached }) => reached.sounds) || sources.some((source) => reach(source).sounds);
-  return { tables, ownMost: most.ofOwn(backbone.hubs, reach), sounds };
+      const known = plugs.get(key) ?? plugsInto(measure, (room ??= jobWith(space, backbone.hubs, [], space.players)), hub, kind, reached);
+      plugs.set(key, known);
+      kinds.push(known);
+      sounds ||= reached.sounds;
+    }
+  return new Plugs(unpluggedOf(measure), kinds, most.ofOwn(backbone.hubs, reach), sounds);
+}
+
+/** A measure stays the same in a search, and so does what it gives to players that have no socket. */
+const alone = new WeakMap<Most, readonly Plug[]>();
+
+function unpluggedOf({ space, most }: Measure): readonly Plug[] {
+  const known =
+    alone.get(most) ?? space.players.map(({ id }) => ({ player: id, kind: null, wire: null, reach: null, most: most.ofPlayer(id, null) }));
+  alone.set(most, known);
+  return known;
 }
 
 /** The ways to plug each player into a kind of socket from where something is reached; none where it has no HDMI or may not sit there. */
-function plugsInto({ space, most }: Measure, room: Job, hub: Device, kind: SocketKind, reach: Reach): readonly (readonly Plug[])[] {
-  return space.players.map((player) => {
+function plugsInto({ space, most }: Measure, room: Job, hub: Device, kind: SocketKind, reach: Reach): IntoKind {
+  const plugs = space.players.map((player) => {
     const plug = hdmiOut(player);
     if (!plug || hasBond(space, player.id, hub, kind)) return [];
     const sits = space.lying.find(({ from, to }) => from.device === player.id && to.device === hub.id)?.to.port;
@@ -73,4 +103,5 @@ function plugsInto({ space, most }: Measure, room: Job, hub: Device, kind: Socke
       most: most.ofPlayer(player.id, { reach, wire }),
     }));
   });
+  return { plugs, most: plugs.map((own) => Math.max(-Infinity, ...own.map((plug) => plug.most))) };
 }

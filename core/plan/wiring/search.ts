@@ -69,31 +69,25 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
       const schools = schoolsOn(space, backbone).filter((school) => wanted.includes(school));
       return schools.length ? [waitingOf(by, backbone, schools)] : [];
     });
-  const sets = boxSets(space);
   // Without a box there is little to look at, and the first plan is there at once.
-  const bare = waitingOn(
-    measure,
-    sets.filter((set) => set.length === 0),
-  );
-  const heard = bare.filter(hasSound);
-  const [simplest] = heard.toSorted((a, b) => b.bound - a.bound);
+  const sets = boxSets(space);
+  const bare = sets.filter((set) => set.length === 0);
+  const [simplest] = waitingOn(measure, bare)
+    .filter(hasSound)
+    .toSorted((a, b) => b.bound - a.bound);
   if (simplest && !toWin.isOver()) toWin.keep(planAtOnce(measure, simplest));
-  const first = explore(toWin, heard);
-  const boxed = waitingOn(
-    sharpened(measure),
-    sets.filter((set) => set.length > 0),
-  );
-  const second = explore(toWin, boxed.filter(hasSound));
+  const waiting = waitingOn(sharpened(measure), sets);
+  const heard = explore(toWin, waiting.filter(hasSound));
   // A way by which nothing at all sounds is none, where another one is heard.
   const isSilent = found.best.size === 0;
-  const pending = [...bare, ...boxed].filter((waiting) => isSilent || waiting.sounds);
+  const pending = waiting.filter((one) => isSilent || hasSound(one));
   const silent = isSilent
     ? explore(
         run(() => found.points, false),
         pending,
       )
     : -Infinity;
-  const gap = gapOf(Math.max(first, second, silent), found.points);
+  const gap = gapOf(Math.max(heard, silent), found.points);
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
   const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);

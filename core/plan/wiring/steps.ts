@@ -103,7 +103,8 @@ export function take(run: Run, step: Step, next: number): readonly Step[] {
 /** The grounds of a backbone, with what its schools need of the players. */
 function groundsOn({ measure, looked }: Run, waiting: Waiting): readonly Step[] {
   const { space } = measure;
-  const { backbone, tables, caps, schools, before, own } = waiting;
+  const { backbone, plugs, caps, schools, before, own } = waiting;
+  const { tables } = plugs;
   looked.backbones += 1;
   const limits = remoteLimits(space);
   const open = schools.flatMap((school): Open[] => {
