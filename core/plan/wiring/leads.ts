@@ -1,5 +1,5 @@
 import { classesJoining, type CableClass } from "@/core/facts";
-import type { Device } from "@/core/device";
+import type { Device, Port } from "@/core/device";
 import { runBetween, type CableEnd, type Job } from "@/core/job";
 import { isTaken, takenBy } from "./sockets";
 import type { WiringSpace } from "./space";
@@ -26,10 +26,18 @@ interface Possible {
   readonly wires: readonly Wire[];
 }
 
+/** The leads from a hub into one device. */
+interface FromHub {
+  readonly hub: Device;
+  readonly leads: readonly Possible[];
+}
+
 /** The leads for sound alone between hubs that stand in a room. */
 export class Leads {
-  private readonly known = new Map<string, readonly Possible[]>();
-  private readonly isCutOff: boolean;
+  private readonly intoSystem: readonly FromHub[];
+  private readonly throughAir: readonly FromHub[];
+  /** From the screens into boxes of which a lead goes on. */
+  private readonly intoBoxes = new Map<Device, readonly FromHub[]>();
 
   /** @param room the hubs with nothing plugged */
   constructor(
@@ -37,34 +45,31 @@ export class Leads {
     private readonly room: Job,
     private readonly hubs: readonly Device[],
   ) {
-    this.isCutOff = isCutOff(space.job, space.system.id);
+    const { job, system } = space;
+    this.intoSystem = this.between(hubs, system, SOUND_LEADS);
+    this.throughAir = isCutOff(job, system.id) ? this.between(hubs, system, THROUGH_AIR) : [];
   }
 
   /** Some wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */
   with(wires: readonly Wire[]): readonly (readonly Wire[])[] {
     const { system } = this.space;
-    const into = [
-      ...this.into(wires, this.hubs, system, SOUND_LEADS),
-      ...(this.isCutOff ? this.into(wires, this.hubs, system, THROUGH_AIR) : []),
-    ];
-    const screens = this.hubs.filter(({ role }) => role === "screen");
+    const into = [...this.into(wires, system, this.intoSystem), ...this.into(wires, system, this.throughAir)];
     const through = into.flatMap((wire) => {
       const box = this.hubs.find(({ id }) => id === wire.cable.from.device);
-      return box?.role === "box" ? this.into([...wires, wire], screens, box, SOUND_LEADS).map((first) => [...wires, first, wire]) : [];
+      return box?.role === "box" ? this.into([...wires, wire], box, this.intoBox(box)).map((first) => [...wires, first, wire]) : [];
     });
     return [wires, ...into.map((wire) => [...wires, wire]), ...through];
   }
 
-  /** Every lead from one of some hubs into a device, one for each pair of plugs that differs. */
-  private into(wires: readonly Wire[], hubs: readonly Device[], target: Device, kinds: ReadonlySet<string>): readonly Wire[] {
+  /** Every lead into a device, one for each pair of plugs that differs. */
+  private into(wires: readonly Wire[], target: Device, from: readonly FromHub[]): readonly Wire[] {
+    if (from.length === 0) return [];
     const taken = takenBy([...this.space.fixedCables, ...wires.map(({ cable }) => cable)]);
-    return hubs.flatMap((hub) => {
-      const possible = this.possible(hub, target, kinds);
-      if (possible.length === 0) return [];
+    return from.flatMap(({ hub, leads }) => {
       // What leads into it by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound.
       if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
       if (hub.role === "box" && wires.some(({ cable }) => cable.from.device === target.id && cable.to.device === hub.id)) return [];
-      const free = possible.filter(({ from, to }) => !isTaken(taken, from) && !isTaken(taken, to));
+      const free = leads.filter(({ from: out, to }) => !isTaken(taken, out) && !isTaken(taken, to));
       const different = free.filter(({ likeness }, index) => free.findIndex((other) => other.likeness === likeness) === index);
       return worthLaying(
         target,
@@ -73,27 +78,30 @@ export class Leads {
     });
   }
 
-  private possible(hub: Device, target: Device, kinds: ReadonlySet<string>): readonly Possible[] {
-    const key = `${hub.id} ${target.id} ${String(kinds === THROUGH_AIR)}`;
-    const known = this.known.get(key) ?? this.between(hub, target, kinds);
-    this.known.set(key, known);
+  private intoBox(box: Device): readonly FromHub[] {
+    const screens = this.hubs.filter(({ role }) => role === "screen");
+    const known = this.intoBoxes.get(box) ?? this.between(screens, box, SOUND_LEADS);
+    this.intoBoxes.set(box, known);
     return known;
   }
 
-  private between(hub: Device, target: Device, kinds: ReadonlySet<string>): readonly Possible[] {
-    if (hub.id === target.id) return [];
-    const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && kinds.has(connector));
+  private between(hubs: readonly Device[], target: Device, kinds: ReadonlySet<string>): readonly FromHub[] {
     const inputs = target.ports.filter(({ direction, connector }) => direction === "in" && kinds.has(connector));
-    return outputs.flatMap((port) =>
-      inputs.flatMap((input): Possible[] => {
-        if (classesJoining(port.connector, input.connector).length === 0) return [];
-        const [from, to] = [
-          { device: hub.id, port: port.id },
-          { device: target.id, port: input.id },
-        ];
-        return [{ from, to, likeness: `${port.id} ${input.connector}`, wires: wiresBetween(this.space, this.room, from, to) }];
-      }),
-    );
+    return hubs.flatMap((hub): FromHub[] => {
+      if (hub.id === target.id) return [];
+      const outputs = hub.ports.filter(({ direction, connector }) => direction === "out" && kinds.has(connector));
+      const leads = outputs.flatMap((port) => inputs.flatMap((input) => this.possible(hub, port, target, input)));
+      return leads.length ? [{ hub, leads }] : [];
+    });
+  }
+
+  private possible(hub: Device, port: Port, target: Device, input: Port): readonly Possible[] {
+    if (classesJoining(port.connector, input.connector).length === 0) return [];
+    const [from, to] = [
+      { device: hub.id, port: port.id },
+      { device: target.id, port: input.id },
+    ];
+    return [{ from, to, likeness: `${port.id} ${input.connector}`, wires: wiresBetween(this.space, this.room, from, to) }];
   }
 }
 
