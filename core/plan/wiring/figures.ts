@@ -173,22 +173,28 @@ export const atWork = ({ mainScreen }: WiringSpace, solved: Solved): RoomAtWork 
   household: householdOf(solved.job, "planned", { solved, mainScreen }),
 });
 
-/** What a wired room is weighed by. */
-export function weighedFigures(space: WiringSpace, { solved, household }: RoomAtWork, effort: Effort): WeighedFigures {
-  const { job, rows } = solved;
-  const share = contentShare(job);
-  const common = commonActs(space);
-  const kept = keptOf(space, rows);
-  const acts = actFigures(
+/** How the everyday acts go by which plans are compared. */
+export const commonFigures = (space: WiringSpace, household: Household): readonly ActFigures[] =>
+  actFigures(
     household,
-    common.map(({ act }) => act),
+    commonActs(space).map(({ act }) => act),
   );
+
+/** What a wired room is weighed by. */
+export function weighedFigures(
+  space: WiringSpace,
+  { job, rows }: Pick<Solved, "job" | "rows">,
+  acts: readonly ActFigures[],
+  effort: Effort,
+): WeighedFigures {
+  const share = contentShare(job);
+  const kept = keptOf(space, rows);
   const seenAlone = space.players.filter((player) => isSeenAlone(space, job, player));
   return {
     ...effort,
     sound: kept.sound * share,
     picture: kept.picture * share,
-    ease: easeTogether(easeOf(acts, common), space.players.length ? seenAlone.length / space.players.length : 1),
+    ease: easeTogether(easeOf(acts, commonActs(space)), space.players.length ? seenAlone.length / space.players.length : 1),
     alone: seenAlone.length,
     unplugged: space.players.filter(({ id }) => !job.cables.some(({ from }) => from.device === id)).length,
     acts,
@@ -204,11 +210,10 @@ export function figuresOf(
 ): PlanFigures {
   const { solved, household } = room;
   const { job, rows } = solved;
-  const weighed = weighedFigures(space, room, effort);
-  const { acts } = weighed;
+  const acts = commonFigures(space, household);
   const counted = actFigures(household, actsOf(household).filter(isOnPurpose));
   return {
-    ...weighed,
+    ...weighedFigures(space, solved, acts, effort),
     whole: rows.filter(({ verdict }) => verdict === "full").length,
     reduced: rows.filter(({ verdict }) => verdict === "reduced").length,
     without: rows.filter(({ verdict }) => verdict !== "full" && verdict !== "reduced").length,

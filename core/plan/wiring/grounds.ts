@@ -1,3 +1,4 @@
+import type { ActFigures } from "@/core/cec";
 import { arrivalsOnly, type Arrival } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
@@ -32,6 +33,8 @@ export interface Measure {
   readonly plugs: PlugsKnown;
   /** How the acts of a player go, by all on which that rests. */
   readonly ease: Map<string, ActsBound>;
+  /** How the everyday acts go in the rooms that were foreseen, by all on which that rests. */
+  readonly acts: Map<string, readonly ActFigures[]>;
   /** How far plugs fell when they were looked into on a backbone, and when they were heard on a ground. */
   readonly falls: { readonly looked: Falls; readonly heard: Falls };
 }
@@ -46,6 +49,7 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   pictures: new ByQuestions(),
   plugs: new Map(),
   ease: new Map(),
+  acts: new Map(),
   falls: { looked: new Falls(), heard: new Falls() },
 });
 

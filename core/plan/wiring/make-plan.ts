@@ -1,4 +1,5 @@
-import { solve, type Arrival } from "@/core/chain";
+import type { ActFigures } from "@/core/cec";
+import { solve, type Arrival, type Solved } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Backbone } from "./backbones";
 import { jobWith } from "./room-of";
@@ -7,6 +8,7 @@ import { giveOut, suppliedBy, withOwnIds } from "./give-out";
 import {
   atWork,
   commonActs,
+  commonFigures,
   figuresOf,
   leadsAreUsed,
   remotesNeeded,
@@ -19,7 +21,7 @@ import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
 import { bearsRemotes, hopePoints, remotePoints } from "./musts";
 import { rowsOfEach } from "./rows-of-each";
-import type { PlayerOption } from "./settle";
+import { controlKey, type PlayerOption } from "./settle";
 import type { School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
 import { UNPLUGGED_POINTS } from "./weights";
@@ -90,23 +92,33 @@ export class Draft {
    */
   foreseen(): Foreseen | null {
     const { measure, ground, chosen, laid } = this;
+    const { space } = measure;
     const rows = rowsOfEach(measure, ground, chosen);
-    this.alone = atWork(measure.space, { job: laid.job, state: "planned", units: [], rows });
     if (!leadsAreUsed(rows, laid.wires)) return null;
-    const figures = weighedFigures(measure.space, this.alone, this.effort);
+    const key = controlKey(laid.job, rows);
+    const known = measure.acts.get(key) ?? this.actsBy(key, { job: laid.job, state: "planned", units: [], rows });
+    const figures = weighedFigures(space, { job: laid.job, rows }, known, this.effort);
     const points = this.pointsOf(rows, figures);
     return points === null ? null : { points, figures };
   }
 
+  private actsBy(key: string, solved: Solved): readonly ActFigures[] {
+    const { space, acts } = this.measure;
+    this.alone = atWork(space, solved);
+    const figures = commonFigures(space, this.alone.household);
+    acts.set(key, figures);
+    return figures;
+  }
+
   /** All of it played through the full engine; null as above. */
   plan(): WiringPlan | null {
-    const { measure, ground, school, laid } = this;
+    const { measure, ground, school, laid, alone } = this;
     const { space } = measure;
     const solved = solve(laid.job, "planned");
     if (!leadsAreUsed(solved.rows, laid.wires)) return null;
     // Where sound comes the same ways, control goes the same way too.
-    const { alone } = this;
-    const room = alone && waysKey(alone.solved.rows) === waysKey(solved.rows) ? { ...alone, solved } : atWork(space, solved);
+    const isForeseen = alone && controlKey(laid.job, inOrder(alone.solved.rows)) === controlKey(laid.job, inOrder(solved.rows));
+    const room = isForeseen ? { ...alone, solved } : atWork(space, solved);
     const menus = menusOf([...ground.backbone.hubs, ...space.players], laid.settings);
     const figures = figuresOf(space, room, this.effort, { menus, toBuy: toBuy(ground.backbone.boxes, laid.wires) });
     const points = this.pointsOf(solved.rows, figures);
@@ -138,15 +150,8 @@ export class Draft {
   }
 }
 
-/** By which links and devices the sound of each row comes: all that control asks of a board. */
-const waysKey = (rows: readonly Arrival[]): string =>
-  rows
-    .map(
-      ({ id, screen, arrives, hops }) =>
-        `${id} ${screen} ${arrives !== null} ${hops.map(({ device, link }) => `${device} ${link}`).join()}`,
-    )
-    .toSorted()
-    .join("|");
+/** The rows of a board and of each player alone stand in one order by their names. */
+const inOrder = (rows: readonly Arrival[]): readonly Arrival[] => rows.toSorted((a, b) => (a.id < b.id ? -1 : 1));
 
 /** New parts that the van has not. */
 const toBuy = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): number =>

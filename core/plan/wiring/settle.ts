@@ -1,5 +1,6 @@
 import { actFigures, householdOf, isOnPurpose } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
+import type { Device } from "@/core/device";
 import type { Cable } from "@/core/job";
 import { NO_EFFORT, type Effort } from "./effort";
 import { commonActs, easeOf, playerOfAct, remotesNeeded } from "./figures";
@@ -96,18 +97,31 @@ export function actsBound({ space, ease }: Measure, ground: Ground, { player: se
 
 const groundKeys = new WeakMap<Ground, string>();
 
-/** What a ground adds to the key of ease: its wires, its control switches, and the links of the rows that it has itself. */
+/** What a ground adds to the key of ease. */
 function groundKey(ground: Ground): string {
-  const known = groundKeys.get(ground);
-  if (known !== undefined) return known;
-  const key = [...ground.backbone.wires.map(({ cable }) => wireKey(cable)), switchesOf(ground), linkKey(ground.rows)].join("|");
-  groundKeys.set(ground, key);
-  return key;
+  const { hubs, backbone, rows } = ground;
+  const known = groundKeys.get(ground) ?? controlKey({ devices: hubs, cables: backbone.wires.map(({ cable }) => cable) }, rows);
+  groundKeys.set(ground, known);
+  return known;
 }
+
+interface Room {
+  readonly devices: readonly Device[];
+  readonly cables: readonly Cable[];
+}
+
+/** All on which control rests in a room: its wires, its control switches, and by which links the sound of its rows arrives. */
+export const controlKey = ({ devices, cables }: Room, rows: readonly Arrival[]): string =>
+  [...cables.map(wireKey), switchesOf({ hubs: devices }), linkKey(rows)].join("|");
 
 /** What control asks of a cable: where it leads, and its wires for control and return. */
 const wireKey = ({ from, to, returnWires, controlWire }: Cable): string =>
   `${from.device} ${from.port} ${to.device} ${to.port} ${returnWires} ${controlWire}`;
 
 const linkKey = (rows: readonly Arrival[]): string =>
-  rows.map(({ id, arrives, hops }) => `${id} ${arrives !== null} ${hops.map(({ link }) => link).join()}`).join(";");
+  rows
+    .map(
+      ({ id, screen, arrives, hops }) =>
+        `${id} ${screen} ${arrives !== null} ${hops.map(({ device, link }) => `${device} ${link}`).join()}`,
+    )
+    .join(";");
