@@ -52,12 +52,12 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const begun = clock?.() ?? 0;
   const found = new Found(options);
   const looked = { backbones: 0, settled: 0 };
+  const isOver = () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs);
   /** A search in which a plan has to beat so many points. */
   const run = (standing: Run["standing"], heardOnly = true): Run => ({
     measure,
     best: found.best,
     standing,
-    isOver: () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs),
     looked,
     // Rooms in which nothing comes from the sound system are no plans, where another one is heard.
     keep: (room) => found.keep(room && (room.figures.sound > 0 || !heardOnly) ? room : null),
@@ -75,9 +75,9 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const [simplest] = waitingOn(measure, bare)
     .filter(hasSound)
     .toSorted((a, b) => b.bound - a.bound);
-  if (simplest && !toWin.isOver()) toWin.keep(planAtOnce(measure, simplest));
+  if (simplest && !isOver()) toWin.keep(planAtOnce(measure, simplest));
   const waiting = waitingOn(sharpened(measure), sets);
-  const heard = explore(toWin, waiting.filter(hasSound));
+  const heard = explore(toWin, waiting.filter(hasSound), isOver);
   // A way by which nothing at all sounds is none, where another one is heard.
   const isSilent = found.best.size === 0;
   const pending = waiting.filter((one) => isSilent || hasSound(one));
@@ -85,13 +85,14 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     ? explore(
         run(() => found.points, false),
         pending,
+        isOver,
       )
     : -Infinity;
   const gap = gapOf(Math.max(heard, silent), found.points);
   const provenAfter = clock ? clock() - begun : null;
   // What wins is known; now the best of every other school, for comparison.
   const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);
-  const missed = onlyBest ? Infinity : explore(ofEach, pending);
+  const missed = onlyBest ? Infinity : explore(ofEach, pending, isOver);
   const plans = [...found.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
   return {
     plans,
@@ -134,13 +135,13 @@ class Found {
  * Looks at backbones, at their grounds and at assignments there, always at whatever could bring most, until nothing could beat what
  * stands. Returns the bound of what was not looked at, for want of time; -Infinity where nothing was left.
  */
-function explore(run: Run, pending: readonly Waiting[]): number {
+function explore(run: Run, pending: readonly Waiting[], isOver: () => boolean): number {
   const open = new ByBound(pending.map(stepOf));
   const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= run.standing(school) + ALIKE);
   for (;;) {
     const step = open.best;
     if (!step || isHopeless(step.bound, SCHOOLS)) return -Infinity;
-    if (run.isOver()) return step.bound;
+    if (isOver()) return step.bound;
     open.take();
     if (isHopeless(step.bound, step.schools)) continue;
     for (const left of take(run, step, open.best?.bound ?? -Infinity)) open.add(left);

@@ -61,8 +61,6 @@ interface OnGround extends Pick<Open, "school" | "needs" | "tables"> {
 export interface Run {
   readonly measure: Measure;
   readonly best: ReadonlyMap<School, WiringPlan>;
-  /** The time is over, or what was wanted is found. */
-  readonly isOver: () => boolean;
   /** How many backbones were looked at ground by ground, and how many assignments were settled on them. */
   readonly looked: { backbones: number; settled: number };
   /** Keeps a room that was played, where it is the best plan of its school so far, and gives it back where it is a plan at all. */
@@ -82,8 +80,7 @@ export const stepOf = (waiting: Waiting): Step => ({
 const playersOn = (on: OnGround, bound: number): Step => ({ step: "players", ...on, bound, schools: [on.school], depth: 3 });
 
 /**
- * Takes a step no further than it takes to see that it brings less than the next one, which is then taken first; gives what is left of
- * it.
+ * Takes a step no further than it takes to see that it brings less than the next one, which is then taken first; gives what is left of it.
  * @param next the bound of the step after it
  */
 export function take(run: Run, step: Step, next: number): readonly Step[] {
