@@ -101,13 +101,14 @@ function wishedLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): read
   return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(mostListedAt(rig, exit)), WISHED_LISTS);
 }
 
-/** What could be listed is mostly what one device or rule lists, and that is never changed in place. */
-const upTo = new WeakMap<object, readonly Listing[]>();
+/** There are few lists that could be seen, so what can be wished of each is thought of once. */
+const upTo = new Map<string, readonly Listing[]>();
 
 function listsUpTo(most: MostListed): readonly Listing[] {
   if (most === null) return WISHED_LISTS;
-  const known = upTo.get(most) ?? wishedOf(most);
-  upTo.set(most, known);
+  const words = [...most].map(([coding, { channels, objects }]) => `${coding} ${channels} ${String(objects)}`).join();
+  const known = upTo.get(words) ?? wishedOf(most);
+  upTo.set(words, known);
   return known;
 }
 

@@ -5,7 +5,7 @@ import { Caps } from "./caps";
 import { backboneEffort, draftOf, planOf } from "./make-plan";
 import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
-import { commonActs, remotesNeeded } from "./figures";
+import { commonActs, remotesNeeded } from "./everyday-acts";
 import { type PlayerOption } from "./settle";
 import { switchesOf } from "./switches";
 import { worked } from "./worked-under-test";

@@ -1,7 +1,7 @@
 import { addressAt, childAddress, controlWires, kindOf, NOWHERE, ROOT, type Act } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
-import { commonActs, playerOfAct } from "./figures";
+import { commonActs, playerOfAct } from "./everyday-acts";
 import { socketKey } from "./sockets";
 import type { WiringSpace } from "./space";
 import { easeAfter } from "./weights";

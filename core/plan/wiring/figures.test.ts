@@ -3,7 +3,8 @@ import { eventOf } from "@/core/cec";
 import { arrivalsOf } from "@/core/chain";
 import { device, room } from "@/demo/room-under-test";
 import { backboneOf, spaceWith } from "./space-under-test";
-import { contentShare, remotesNeeded, rowPoints } from "./figures";
+import { contentShare, rowPoints } from "./figures";
+import { remotesNeeded } from "./everyday-acts";
 import { jobWith } from "./room-of";
 import { wiresBetween } from "./wires";
 

@@ -2,7 +2,8 @@ export { bestAssignment, type Assignment, type WorthTable } from "./assignment";
 export { smallestConflict, type WishConflict, type Wished } from "./conflict";
 export { readMust, readWant } from "./musts";
 export { atHand, boxOfShelf } from "./at-hand";
-export { failingActs, type PlanFigures } from "./figures";
+export { type PlanFigures } from "./figures";
+export { failingActs } from "./everyday-acts";
 export {
   delaysOf,
   scheduleOf,

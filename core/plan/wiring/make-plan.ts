@@ -5,18 +5,8 @@ import type { Backbone } from "./backbones";
 import { jobWith } from "./room-of";
 import { addEffort, boxEffort, effortPoints, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
 import { giveOut, suppliedBy, withOwnIds } from "./give-out";
-import {
-  atWork,
-  commonActs,
-  commonFigures,
-  figuresOf,
-  leadsAreUsed,
-  remotesNeeded,
-  weighedFigures,
-  type PlanFigures,
-  type RoomAtWork,
-  type WeighedFigures,
-} from "./figures";
+import { atWork, figuresOf, leadsAreUsed, weighedFigures, type PlanFigures, type RoomAtWork, type WeighedFigures } from "./figures";
+import { commonActs, commonFigures, remotesNeeded } from "./everyday-acts";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
 import { bearsRemotes, hopePoints, remotePoints } from "./musts";

@@ -44,7 +44,11 @@ export class Plugs {
 
   /** A table for each player in turn, laid out when it is first asked for. */
   get tables(): readonly (readonly Plug[])[] {
-    this.laid ??= this.unplugged.map((plug, player) => [plug, ...this.kinds.flatMap(({ plugs }) => plugs[player] ?? [])]);
+    this.laid ??= this.unplugged.map((plug, player) => {
+      const table = [plug];
+      for (const { plugs } of this.kinds) table.push(...(plugs[player] ?? []));
+      return table;
+    });
     return this.laid;
   }
 

@@ -3,7 +3,7 @@ import type { Arrival } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Cable } from "@/core/job";
 import { NO_EFFORT, type Effort } from "./effort";
-import { commonActs, easeOf, playerOfAct, remotesNeeded } from "./figures";
+import { commonActs, easeOf, playerOfAct, remotesNeeded } from "./everyday-acts";
 import type { Ground, Measure } from "./grounds";
 import type { Heard } from "./hear";
 import type { SettingChoice } from "./hub-settings";

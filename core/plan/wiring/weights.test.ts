@@ -3,7 +3,7 @@ import { device, room, set } from "@/demo/room-under-test";
 import { arrivalsOf } from "@/core/chain";
 import { wiringSpace } from "./space";
 import { boxEffort, effortPoints, NO_EFFORT, wireEffort } from "./effort";
-import { commonActs } from "./figures";
+import { commonActs } from "./everyday-acts";
 import { actEase, MINUTES, pictureKept, PRESETS, PRESET_NAMES, soundKept } from "./weights";
 
 const wished = { brief: { ...room([]).brief, surround: "wished" } } as const;
