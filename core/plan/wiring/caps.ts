@@ -12,7 +12,7 @@ import { asPlanned } from "./picture-on";
 import type { Plug } from "./plugs";
 import { seenAloneFrom } from "./reach";
 import { jobWith } from "./room-of";
-import { standInOf, type Standing } from "./stand-in";
+import { equalsOf, standInOf, type Standing } from "./stand-in";
 import { BySwitches, type Switch } from "./switches";
 import { ACTS_SHARE } from "./weights";
 import type { Wire } from "./wires";
@@ -79,6 +79,11 @@ export class Caps {
   look(plug: Plug): void {
     const passed = this.isLooked(plug) ? null : this.passedBy(plug);
     if (passed) this.lookInto(plug, passed);
+  }
+
+  /** The plugs of equal players into the same kind of socket, itself among them: what is known of one is soon known of all. */
+  alike({ player, kind }: Plug, tables: readonly (readonly Plug[])[]): readonly Plug[] {
+    return equalsOf(this.measure.space, player).flatMap((index) => tables[index]?.filter((other) => other.kind === kind) ?? []);
   }
 
   private lookInto(plug: Plug, passed: Passed | null): void {

@@ -143,11 +143,12 @@ export function mostOfPlayers(
     const open = found.plugs.filter((plug) => !caps.isLooked(plug));
     if (open.length === 0 || found.worth <= floor) return { worth: found.worth, isWhole: open.length === 0 };
     const fresh = open.filter((plug) => !caps.isBegun(plug));
-    fresh.forEach((plug) => caps.begin(plug));
+    // Equal players would come in its place otherwise, one after the other.
+    for (const plug of fresh) for (const one of caps.alike(plug, tables)) caps.begin(one);
     if (fresh.length > 0) continue;
     for (const plug of falls.furthest(open, tables.length)) {
       const before = caps.of(plug);
-      caps.look(plug);
+      for (const one of caps.alike(plug, tables)) caps.look(one);
       falls.note(plug, before - Math.max(0, caps.of(plug)));
     }
   }

@@ -38,6 +38,27 @@ export function standInOf(
   return { device, wire: same };
 }
 
+/** For each space the places of equal players in its list. */
+const equals = new WeakMap<WiringSpace, ReadonlyMap<string, readonly number[]>>();
+
+/** The places of the players that are alike in everything but their names, the player itself included. */
+export function equalsOf(space: WiringSpace, player: string): readonly number[] {
+  const told = equals.get(space) ?? equalsIn(space);
+  equals.set(space, told);
+  return told.get(player) ?? [];
+}
+
+function equalsIn(space: WiringSpace): ReadonlyMap<string, readonly number[]> {
+  const pairs = known.get(space) ?? pairUp(space);
+  const standsFor = ({ id }: Device): Device | undefined => pairs.get(id);
+  return new Map(
+    space.players.map((player) => [
+      player.id,
+      space.players.flatMap((other, index) => (standsFor(other) === standsFor(player) ? [index] : [])),
+    ]),
+  );
+}
+
 /** Set as the player is for which it stands. */
 export const setLike = (standIn: Device, settings: readonly SettingChoice[]): Device =>
   withSettings(
