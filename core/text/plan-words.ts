@@ -1,4 +1,3 @@
-import type { Arrival } from "@/core/chain";
 import { arrivalsOf } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Job } from "@/core/job";
@@ -7,6 +6,8 @@ import {
   isCutOff,
   type Must,
   type PlanFigures,
+  type Unseen,
+  unseenOn,
   type WishConflict,
   type PlanSearch,
   type Preset,
@@ -64,15 +65,24 @@ function joinSentence({ job, wires }: WiringPlan, system: string): string {
   return parts.length ? `${upperFirst(listed(parts))}.` : `Nothing comes back to ${deviceName(job, system)} from the screen.`;
 }
 
-/** What a plan gives up: each row that is not whole, with the reason that binds it. */
-export function givenUp(plan: WiringPlan): readonly { readonly arrival: Arrival; readonly words: string }[] {
-  return arrivalsOf(plan.job).flatMap((arrival) => {
+/** What a plan gives up: each row that is not whole, with the reason that binds it, and what the screens do not show. `device`: of whom it is told. */
+export function givenUp(plan: Pick<WiringPlan, "job" | "places">): readonly { readonly device: string; readonly words: string }[] {
+  const rows = arrivalsOf(plan.job);
+  const heard = rows.flatMap((arrival) => {
     if (arrival.verdict === "full") return [];
     const reason = arrival.losses.find(({ scope }) => scope === "path")?.reason;
     const what = `${deviceName(plan.job, arrival.player)}, ${rowWords(arrival)}`;
     const gets = arrival.arrives ? `${streamWords(arrival.arrives)} arrives` : "nothing arrives";
-    return [{ arrival, words: `${what}: ${gets}.${reason ? ` ${reasonSentence(plan.job, reason)}` : ""}` }];
+    return [{ device: arrival.player, words: `${what}: ${gets}.${reason ? ` ${reasonSentence(plan.job, reason)}` : ""}` }];
   });
+  return [...heard, ...unseenOn(plan, rows).map((unseen) => ({ device: unseen.screen, words: unseenWords(plan.job, unseen) }))];
+}
+
+function unseenWords(job: Job, { screen, players, isDark }: Unseen): string {
+  const name = deviceName(job, screen);
+  if (!isDark) return `${name} shows nothing of ${listed(players.map((id) => deviceName(job, id)))}: no wire leads from there to it.`;
+  const isPlugged = job.cables.some(({ to }) => to.device === screen);
+  return `${name} shows nothing of any player: ${isPlugged ? "no picture comes by its cables" : "no cable leads to it"}.`;
 }
 
 /** Figures of a plan as short lines: what it gives, then what it asks. */

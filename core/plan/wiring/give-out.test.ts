@@ -69,7 +69,7 @@ describe("new cables", () => {
     const job: Job = { ...bare, brief: { ...bare.brief, mayBuy: [] } };
     const { plan } = planned(job);
     expect(plan.figures).toMatchObject({ newCables: 0, unplugged: 2 });
-    expect(givenUp(plan).map(({ arrival }) => arrival.player)).toContain("streamer");
+    expect(givenUp(plan).map(({ device: about }) => about)).toContain("streamer");
   });
 });
 

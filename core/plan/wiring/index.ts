@@ -35,5 +35,6 @@ export {
 export { PRESETS, PRESET_NAMES, weightsOf, type Preset, type Weights } from "./weights";
 export type { Trade, TradedPlan } from "./trade";
 export { MOST_TRADES, tradesOf, type Trades } from "./trades";
+export { unseenOn, type Unseen } from "./unseen";
 export { whatIfs, type Supposition, type WhatIf } from "./what-if";
 export { whyNot, type WhyNot } from "./why-not";

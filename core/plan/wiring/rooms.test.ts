@@ -85,7 +85,7 @@ describe("an old screen and a bar whose only socket is eARC", () => {
   });
 
   test("gives up the screen's own apps, and says which socket keeps them", () => {
-    const lost = givenUp(first(plansOf(old, { boxes }))).filter(({ arrival }) => arrival.player === "tv");
+    const lost = givenUp(first(plansOf(old, { boxes }))).filter(({ device: about }) => about === "tv");
     for (const { words } of lost) expect(words).toMatch(/^tv, .*: nothing arrives\. .*(return|joins)/);
     expect(lost.length).toBeGreaterThan(0);
   });

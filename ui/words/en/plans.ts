@@ -59,7 +59,7 @@ export const plansWords = {
   noRow: "not shown there",
   apply: "Plan it so",
   givenUp: "What it gives up",
-  nothingGivenUp: "Nothing: every row arrives whole.",
+  nothingGivenUp: "Nothing: all sound arrives whole, and no screen is left out.",
   missing: "What is missing for it",
   nothingMissing: "Nothing: all of it is there.",
   toDo: "Cables",
