@@ -80,7 +80,7 @@ export function givenUp(plan: Pick<WiringPlan, "job" | "places">): readonly { re
 
 function unseenWords(job: Job, { screen, players, isDark }: Unseen): string {
   const name = deviceName(job, screen);
-  if (!isDark) return `${name} shows nothing of ${listed(players.map((id) => deviceName(job, id)))}: no wire leads from there to it.`;
+  if (!isDark) return `${name} shows nothing of ${listed(players.map((id) => deviceName(job, id)))}: no picture comes from there.`;
   const isPlugged = job.cables.some(({ to }) => to.device === screen);
   return `${name} shows nothing of any player: ${isPlugged ? "no picture comes by its cables" : "no cable leads to it"}.`;
 }
