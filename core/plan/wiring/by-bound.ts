@@ -1,12 +1,11 @@
+import { ALIKE } from "./nodes";
+
 /** What is looked at in the order of what it could bring. */
 interface Bounded {
   readonly bound: number;
   /** The greater, the further it is worked out. */
   readonly depth: number;
 }
-
-/** Bounds that differ by less are alike. */
-const ALIKE = 1e-6;
 
 /**
  * What is still to be looked at, the one that could bring most first; of two alike the one that is worked out further, for it is sooner

@@ -144,10 +144,6 @@ export function everyGround(measure: Measure, backbone: Backbone): readonly Grou
   );
 }
 
-/** Those of them on which there can be a plan. */
-export const groundsOf = (measure: Measure, backbone: Backbone): readonly Ground[] =>
-  everyGround(measure, backbone).filter(({ isPossible }) => isPossible);
-
 /** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
 function hubChoices(
   space: WiringSpace,

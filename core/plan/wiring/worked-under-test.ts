@@ -1,5 +1,5 @@
 import { backbonesOf } from "./backbones";
-import { groundsOf, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
+import { everyGround, newMeasure, sharpened, type Ground, type Measure } from "./grounds";
 import { hear } from "./hear";
 import { plugsOf, type Plug } from "./plugs";
 import { judge, unplugged, type PlayerOption } from "./settle";
@@ -15,7 +15,9 @@ export function* worked(space: WiringSpace, backbones: number, grounds: number) 
   const measure = sharpened(newMeasure(space, PRESETS["best-sound"]));
   for (const backbone of [...backbonesOf(space)].slice(0, backbones)) {
     const { tables } = plugsOf(measure, backbone);
-    const all = [...groundsOf(measure, backbone)].slice(0, grounds);
+    const all = everyGround(measure, backbone)
+      .filter(({ isPossible }) => isPossible)
+      .slice(0, grounds);
     yield {
       measure,
       backbone,
