@@ -4,6 +4,7 @@ import type { Picture, PictureLoss } from "@/core/picture";
 import type { Milliseconds } from "@/core/units";
 import type { Hop } from "./follow";
 import type { Played } from "./play";
+import type { Kept } from "./quality";
 import type { Caution } from "./cautions";
 import type { Loss } from "./reason";
 import type { Volume } from "./volume";
@@ -28,12 +29,17 @@ export interface Arrival {
   readonly leaves: Stream | null;
   readonly arrives: Stream | null;
   readonly plays: Played | null;
+  /** How good what sounds is, for comparing two answers for the same row; 0 where nothing arrives. */
+  readonly soundRank: number;
+  /** How much of the best is heard; null where nothing arrives. */
+  readonly kept: Kept | null;
+  /** The best form that this sound system could take of the content if nothing stood between. */
   readonly best: Stream | null;
   readonly hops: readonly Hop[];
   /** The losses of the way first, in the order of the best form refused; ceilings after them. */
   readonly losses: readonly Loss[];
   readonly cautions: readonly Caution[];
-  /** What moves the loudness; null where nothing arrives. */
+  /** What moves the volume; null where nothing arrives. */
   readonly volume: Volume | null;
   readonly delayMs: Milliseconds | null;
   /** Sound delay minus picture delay: positive means sound late. */

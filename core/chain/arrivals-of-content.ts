@@ -6,9 +6,10 @@ import type { Arrival, Verdict } from "./arrival";
 import { cautionsOf } from "./cautions";
 import { ceilingsOf } from "./ceilings";
 import { follow, type Followed } from "./follow";
-import { pictureArrival, pictureWays, type PictureArrival, type PictureWay } from "./picture-way";
-import { lostToDecodeMode } from "./play";
-import { compareStreams, idealForms } from "./quality";
+import { furthestSeen, pictureArrival, pictureWays, type PictureArrival, type PictureWay } from "./picture-way";
+import { idealForms, isFull } from "./ideal";
+import { lostToDecodeMode, throughSoundMode } from "./play";
+import { compareStreams, keptOf, soundRank } from "./quality";
 import type { Loss, Reason } from "./reason";
 import type { Rig } from "./rig";
 import { wishCautions } from "./wish-cautions";
@@ -63,9 +64,11 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
   const { device, source, content, system } = row;
   const screen = row.picture?.screen;
   const picture = row.picture ? pictureArrival(rig, device, row.picture, content) : null;
-  const best = system ? (idealForms(content, system)[0] ?? null) : null;
   const followed = system ? bestWay(rig, device, source.id, content, system) : null;
-  const verdict = verdictOf(followed, best, content, picture, system);
+  const best = system ? bestForm(content, followed, system) : null;
+  // What of it the system's own sound mode lets through to the speakers.
+  const heard = system && followed?.arrives ? throughSoundMode(rig, followed.arrives, system) : null;
+  const verdict = verdictOf(followed, heard, content, picture, system);
   const lipSyncMs =
     followed?.arrives && followed.delayMs !== null && picture?.picture && picture.delayMs !== null
       ? milliseconds(followed.delayMs - picture.delayMs)
@@ -86,6 +89,8 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     leaves: followed?.leaves ?? null,
     arrives,
     plays: followed?.plays ?? null,
+    soundRank: heard && system ? soundRank(heard, system) : 0,
+    kept: heard && system ? keptOf(heard, best, system) : null,
     best,
     hops: followed?.hops ?? [],
     losses: isAll ? lossesOf(rig, row, followed, best, verdict) : [],
@@ -97,7 +102,7 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     lipSyncMs,
     lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),
     picture: picture?.picture ?? null,
-    pictureLosses: picture?.losses ?? [],
+    pictureLosses: picture?.losses ?? (content.picture ? [{ code: "picture-no-way", device: furthestSeen(rig, device, source.id) }] : []),
     screenSpeakers: isAll ? screenSpeakers(rig, row) : null,
   };
 }
@@ -123,27 +128,32 @@ function chooseWay(rig: Rig, device: Device, source: string, content: Content, s
 
 const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
 
+/** The best form that the system could take. Some box may make a rarer form than the usual ones, and what arrives is possible. */
+function bestForm(content: Content, followed: Followed | null, system: Device): Stream | null {
+  const ideal = idealForms(content, system)[0] ?? null;
+  const arrives = followed?.arrives ?? null;
+  return compareStreams(arrives, ideal, system) > 0 ? arrives : ideal;
+}
+
 function verdictOf(
   followed: Followed | null,
-  best: Stream | null,
+  heard: Stream | null,
   content: Content,
   picture: PictureArrival | null,
   system: Device | undefined,
 ): Verdict {
   if (!system || !followed) return "silent";
   if (isUnknown(followed)) return "unknown";
-  if (!followed.arrives) return "silent";
+  if (!heard) return "silent";
   if (content.picture && !picture?.picture) return "no-picture";
-  return compareStreams(followed.arrives, best, system) >= 0 ? "full" : "reduced";
+  return isFull(heard, content, system) ? "full" : "reduced";
 }
 
 function lossesOf(rig: Rig, row: Row, followed: Followed | null, best: Stream | null, verdict: Verdict): readonly Loss[] {
   const { device, source, content, system } = row;
   if (!system) return [atPlayer({ code: "no-sound-system" })];
-  const mode = followed?.arrives ? lostToDecodeMode(rig, followed.arrives, system) : null;
-  const ceilings = [...(mode ? [mode] : []), ...ceilingsOf(content, best, system)].map(
-    (reason) => ({ reason, hop: Math.max(0, (followed?.hops.length ?? 1) - 1), scope: "ceiling" }) as const,
-  );
+  const last = Math.max(0, (followed?.hops.length ?? 1) - 1);
+  const ceilings = ceilingsOf(content, best, system).map((reason) => ({ reason, hop: last, scope: "ceiling" }) as const);
   if (!followed) return [atPlayer(whyNoWay(rig, device, source, system)), ...ceilings];
   if (verdict === "unknown")
     return [
@@ -151,7 +161,23 @@ function lossesOf(rig: Rig, row: Row, followed: Followed | null, best: Stream | 
       ...ceilings,
     ];
   if (!followed.arrives) return [...followed.blocks, ...ceilings];
-  return [...lossesBelowBest(rig, followed, content, system), ...ceilings];
+  const mode = lostToDecodeMode(rig, followed.arrives, system);
+  return [
+    ...lossesBelowBest(rig, followed, content, system),
+    ...codedAgainAt(followed),
+    ...(mode ? [{ reason: mode, hop: last, scope: "path" } as const] : []),
+    ...ceilings,
+  ];
+}
+
+/** The devices that coded the sound again with loss. A link that does so tells it as its own reason. */
+function codedAgainAt({ way, hops }: Followed): readonly Loss[] {
+  return hops.flatMap((hop, index): Loss[] => {
+    const step = way[index];
+    if (step?.kind !== "inside" || hop.out?.lineage !== "re-encoded" || !hop.in || hop.in.lineage === "re-encoded") return [];
+    const { coding: to, generations: generation } = hop.out;
+    return [{ reason: { code: "coded-again", device: step.device.id, from: hop.in.coding, to, generation }, hop: index, scope: "path" }];
+  });
 }
 
 /** A missing fact shows at every hop that waits for it; it is told once, at the last of them, where it belongs. */

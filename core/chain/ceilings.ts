@@ -1,26 +1,28 @@
 import { bedChannels, type Bed } from "@/core/facts";
 import type { Content, Device } from "@/core/device";
-import { soundingBed } from "./play";
+import { isFull } from "./ideal";
+import { keepsObjects, soundingBed, whyNotPlay } from "./play";
 import type { Reason } from "./reason";
-import type { Stream } from "./stream";
+import { streamsOf, type Stream } from "./stream";
 
-/** What the content holds and this sound system could not play even if nothing stood between. It does not lower a verdict. */
+/** What the content holds and this sound system can never play, whatever is set and plugged. It does not lower a verdict by itself. */
 export function ceilingsOf(content: Content, best: Stream | null, system: Device): readonly Reason[] {
   // Where nobody knows what it decodes, nothing can be said of what it could not.
   if (system.decodes === null) return [];
+  const tracks = streamsOf(content);
+  const [native] = tracks;
+  if (!native) return [];
+  if (!best) return [whyNotPlay(native, system) ?? { code: "cannot-decode", device: system.id, coding: native.coding }];
   const reasons: Reason[] = [];
-  const withObjects = content.tracks.find((track) => track.objects !== "none");
-  const widest = content.tracks.reduce<Bed>(
-    (most, track) => (bedChannels(track.channels) > bedChannels(most) ? track.channels : most),
-    "1.0",
-  );
-  const native = content.tracks[0];
-  if (!best) return native ? [{ code: "cannot-decode", device: system.id, coding: native.coding }] : [];
-  if (withObjects && best.objects === "none") reasons.push({ code: "no-object-decoder", device: system.id, objects: withObjects.objects });
+  const withObjects = tracks.find((track) => track.objects !== "none");
+  const isKept = keepsObjects(best, system);
+  if (withObjects && !isKept) reasons.push({ code: "no-object-decoder", device: system.id, objects: withObjects.objects });
+  const widest = tracks.reduce<Bed>((most, { channels }) => (bedChannels(channels) > bedChannels(most) ? channels : most), "1.0");
+  const speakers = soundingBed({ ...native, channels: widest }, system);
   // Objects are placed into whatever speakers there are, so a bed wider than the speakers is no loss beside them.
-  const sounding = soundingBed(best, system);
-  if (best.objects === "none" && bedChannels(widest) > bedChannels(sounding)) {
-    reasons.push({ code: "speakers-fewer", device: system.id, need: widest, have: sounding });
-  }
-  return reasons;
+  if (!isKept && bedChannels(widest) > bedChannels(speakers))
+    reasons.push({ code: "speakers-fewer", device: system.id, need: widest, have: speakers });
+  // Even the best form falls short of what the speakers could sound: it is a decoder that is missing.
+  const missing = isFull(best, content, system) ? null : whyNotPlay(native, system);
+  return missing ? [...reasons, missing] : reasons;
 }

@@ -1,4 +1,4 @@
-import { BLUETOOTH_DELAY, connectorFact, type LinkKind } from "@/core/facts";
+import { bedChannels, BLUETOOTH_DELAY, connectorFact, type LinkKind } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
 import type { CableEnd } from "@/core/job";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
@@ -145,7 +145,7 @@ function exitLink(rig: Rig, exit: CableEnd): LinkKind | null {
 }
 
 /** Bluetooth alone takes time on the way; a low delay needs the codec at both ends, and where nobody knows of one the usual is reckoned. */
-function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Milliseconds {
+export function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Milliseconds {
   const ends = [rig.port(step.from), rig.port(step.to)];
   if (!ends.some((port) => port?.connector === "bluetooth")) return milliseconds(0);
   return ends.every((port) => port?.connector === "bluetooth" && port.lowDelay === true) ? BLUETOOTH_DELAY.low : BLUETOOTH_DELAY.usual;
@@ -186,7 +186,7 @@ function whyNothing(rig: Rig, { device, route, to }: Extract<Step, { kind: "insi
   if (listing.sounds.size === 0 && rig.port(exit)?.direction === "in") return null;
   const far = rig.cableAt(exit)?.to;
   return listing.sounds.size === 0 && far
-    ? { code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null }
+    ? { code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null, copiedBy: null }
     : { code: "does-not-pass", ...coding, objects: "none" };
 }
 
@@ -196,6 +196,8 @@ function toSpeakers(rig: Rig, device: Device, route: SoundRoute, inputs: readonl
   const input = inputs[0];
   const facts: UnknownFact[] = gate.fact ? [gate.fact] : [];
   if (input && device.decodes === null) facts.push({ fact: "decoders", device: device.id });
+  if (input && rig.setting(device, "decode-mode") === null && bedChannels(input.channels) > 2)
+    facts.push({ fact: "setting", device: device.id, setting: "decode-mode" });
   if (facts.length) return doubtful(facts);
   if (!input) return nothing;
   // A screen's own source may hold several tracks: its decoder takes the first it knows.

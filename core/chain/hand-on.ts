@@ -46,7 +46,7 @@ function formatted(desk: Desk, inputs: readonly Stream[]): Stream | null {
     case "dolby-digital":
       return asDolbyDigital(desk, inputs) ?? asLpcm(desk, inputs, "2.0");
     case "bitstream":
-      return native(desk, inputs[0], "if-listed") ?? relative(desk, inputs) ?? legacy(desk, inputs) ?? asLpcm(desk, inputs, "2.0");
+      return native(desk, inputs[0], "if-listed") ?? relative(desk, inputs) ?? legacy(desk, inputs) ?? uncoded(desk, inputs);
     case "pass-through":
       return native(desk, inputs[0], "even-unlisted") ?? automatic(desk, inputs);
     default:
@@ -63,12 +63,22 @@ const isBitstream = (coding: Coding) => codingFact(coding).burst !== null;
 /** The stream untouched; an app that does not see objects listed offers the version without them. */
 function native({ route, listing }: Desk, input: Stream | undefined, rule: "if-listed" | "even-unlisted"): Stream | null {
   if (!input || !isBitstream(input.coding)) return null;
+  const wrapped = wrappedAsMat(route, listing, input);
+  if (wrapped) return wrapped;
   const pass = route.passes?.find((row) => row.coding === input.coding);
   const listed = listing.sounds.get(input.coding);
   if (!pass || (rule === "if-listed" && !listed)) return null;
   const offered = rule === "even-unlisted" || listed?.objects || !codingFact(input.coding).objectsNeedListing;
   const channels = smallerBed(input.channels, rule === "if-listed" && listed ? smallerBed(pass.channels, listed.channels) : pass.channels);
   return { ...input, channels, objects: pass.objects && offered ? input.objects : "none" };
+}
+
+/** Some players play Dolby objects out as MAT, whatever they came in, where the far end lists it. */
+function wrappedAsMat(route: SoundRoute, listing: Listing, input: Stream): Stream | null {
+  if (!route.wrapsObjects || input.coding !== "eac3" || input.objects !== "atmos") return null;
+  const pass = route.passes?.find(({ coding }) => coding === "mat");
+  const listed = listing.sounds.get("mat");
+  return pass?.objects && listed?.objects ? { ...input, coding: "mat" } : null;
 }
 
 /** Told to send bitstream, a player sends Dolby Digital or a DTS core even to a far end that lists neither; what comes of it is the far end's affair. */
@@ -84,6 +94,12 @@ function legacy(desk: Desk, inputs: readonly Stream[]): Stream | null {
       )
     : null;
 }
+
+/** What "bitstream" leaves of sound that has no coding to pass: LPCM as mastered stays as wide as it is, anything decoded becomes stereo. */
+const uncoded = (desk: Desk, inputs: readonly Stream[]): Stream | null => {
+  const mastered = inputs.filter(({ coding }) => coding === "lpcm");
+  return mastered.length ? asLpcm(desk, mastered, desk.route.lpcm) : asLpcm(desk, inputs, "2.0");
+};
 
 /** Decoded LPCM, when the list and the device have 5.1 or more for it; stereo content needs no more than stereo. */
 function surroundLpcm(desk: Desk, inputs: readonly Stream[]): Stream | null {

@@ -9,7 +9,8 @@ export { controlLinks, pictureRun, powerNeeds, type ControlLink, type PictureRun
 export { optimisticArrivals, optimisticBest, type Freedom, type Hope } from "./optimistic";
 export { picturesOf, type SeenContent } from "./pictures-of";
 export type { Played } from "./play";
-export { compareStreams, idealForms } from "./quality";
+export { idealForms, isFull } from "./ideal";
+export { compareStreams, keptOf, type Kept } from "./quality";
 export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";
 export { returnChannel, type ReturnChannel } from "./return-channel";
 export { changedQuestions } from "./changed-questions";

@@ -22,10 +22,9 @@ function boundsOf(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
     for (const source of device.sources)
       for (const content of source.contents) {
         if (!system) continue;
-        const best = idealForms(content, system)[0] ?? null;
         bounds.set(
           `${device.id}/${source.id}/${content.id}`,
-          scoreStream(optimisticBest(rig, { player: device, source: source.id, content, system, freedom }), best, system),
+          scoreStream(optimisticBest(rig, { player: device, source: source.id, content, system, freedom }), content, system),
         );
       }
   return bounds;

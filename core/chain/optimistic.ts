@@ -48,8 +48,6 @@ export function optimisticArrivals(rig: Rig, { player, source, content, system, 
           if (device.id === system.id) arriving.push(...streams.filter((stream) => whyNotPlay(stream, system) === null));
           continue;
         }
-        // A way never comes to a device twice, so what leaves the sound system again does not come back to it.
-        if (device.id === system.id) continue;
         for (const { link, end } of linksFrom(rig, { device: device.id, port: to }, freedom)) {
           const next = rig.device(end.device);
           if (!next) continue;
@@ -86,6 +84,7 @@ const WISHED_LISTS: readonly Listing[] = [
     ["dts", "5.1"],
     ["dts-hd-hra", "7.1"],
     ["dts-hd-ma", "7.1"],
+    ["aac", "5.1"],
   ),
   listing(["lpcm", "7.1"]),
   listing(["lpcm", "5.1"]),

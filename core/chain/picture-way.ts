@@ -3,7 +3,7 @@ import type { Content, Device, PictureRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 import { settlePicture, type Picture, type PictureLimit, type PictureLoss } from "@/core/picture";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
-import { gateOf } from "./conditions";
+import { gateOf, type Gate } from "./conditions";
 import type { Rig } from "./rig";
 
 /** A way of the picture from a source to one screen. */
@@ -15,6 +15,8 @@ export interface PictureWay {
   readonly outputs: ReadonlyMap<string, string>;
   /** What shuts it; empty when it is open. */
   readonly shut: readonly PictureLoss[];
+  /** What nobody knows that could shut it. */
+  readonly doubts: readonly PictureLoss[];
   /** What the ways through it add before the screen's own delay; null where nobody knows. */
   readonly delayMs: Milliseconds | null;
 }
@@ -60,7 +62,12 @@ function findPictureWays(rig: Rig, device: Device, source: string): readonly Pic
       }
     }
   };
-  visit(device, source, { limits: [], cables: [], outputs: new Map(), shut: [], delayMs: milliseconds(0) }, new Set([device.id]));
+  visit(
+    device,
+    source,
+    { limits: [], cables: [], outputs: new Map(), shut: [], doubts: [], delayMs: milliseconds(0) },
+    new Set([device.id]),
+  );
   return [...found.values()].sort((a, b) => a.cables.length - b.cables.length);
 }
 
@@ -69,19 +76,47 @@ function throughRoute(
   device: Device,
   route: PictureRoute,
   trail: Omit<PictureWay, "screen">,
-): Pick<PictureWay, "limits" | "shut" | "delayMs"> {
-  const { reason } = gateOf(rig, device, route.opens);
-  const shut: PictureLoss[] =
-    reason?.code === "setting-shuts" ? [{ code: "picture-shut", device: device.id, setting: reason.setting, value: reason.value }] : [];
+): Pick<PictureWay, "limits" | "shut" | "doubts" | "delayMs"> {
+  const gate = gateOf(rig, device, route.opens);
   const own: PictureLimit[] = [
     ...(route.hdr || !route.gaming ? [{ kind: "route", device: device.id, hdr: route.hdr, gaming: route.gaming } as const] : []),
     ...(route.makes ? [{ kind: "converter", device: device.id, makes: route.makes } as const] : []),
   ];
   return {
     limits: [...trail.limits, ...own],
-    shut: [...trail.shut, ...shut],
+    shut: [...trail.shut, ...shutBy(device, gate)],
+    doubts: [...trail.doubts, ...doubtsOf(gate)],
     delayMs: trail.delayMs === null || route.delayMs === null ? null : addDelays(trail.delayMs, milliseconds(route.delayMs)),
   };
+}
+
+function shutBy(device: Device, { reason }: Gate): readonly PictureLoss[] {
+  if (reason === null) return [];
+  if (reason.code === "plug-mutes") return [{ code: "picture-plug", device: reason.device, port: reason.port }];
+  return reason.code === "setting-shuts"
+    ? [{ code: "picture-shut", device: device.id, setting: reason.setting, value: reason.value }]
+    : [{ code: "picture-no-way", device: device.id }];
+}
+
+const doubtsOf = ({ reason, fact }: Gate): readonly PictureLoss[] =>
+  reason === null && fact?.fact === "setting" ? [{ code: "picture-setting-unknown", device: fact.device, setting: fact.setting }] : [];
+
+/** Where the picture of a source comes to an end when it reaches no screen: the last device it gets to. */
+export function furthestSeen(rig: Rig, device: Device, source: string): string {
+  let furthest = { device: device.id, depth: 0 };
+  const visit = (here: Device, from: string, depth: number, seen: ReadonlySet<string>) => {
+    if (depth > furthest.depth) furthest = { device: here.id, depth };
+    for (const route of here.routes) {
+      if (route.kind !== "picture" || !route.from.includes(from)) continue;
+      for (const to of route.to) {
+        const cable = rig.cableAt({ device: here.id, port: to });
+        const next = cable?.from.device === here.id ? rig.device(cable.to.device) : undefined;
+        if (cable && next && !seen.has(next.id)) visit(next, cable.to.port, depth + 1, new Set([...seen, next.id]));
+      }
+    }
+  };
+  visit(device, source, 0, new Set([device.id]));
+  return furthest.device;
 }
 
 /** What the other screens behind a splitter without scaler impose on all. */
@@ -124,15 +159,17 @@ export function pictureArrival(rig: Rig, player: Device, way: PictureWay, conten
   const { display } = way.screen;
   const own = content.kind === "game" ? display?.gameDelayMs : display?.delayMs;
   const delayMs = way.delayMs === null || own === null || own === undefined ? null : addDelays(way.delayMs, milliseconds(own));
-  if (!content.picture || !display) return { picture: null, losses: [], delayMs };
+  if (!content.picture) return { picture: null, losses: [], delayMs };
+  if (!display) return { picture: null, losses: [{ code: "picture-no-display", device: way.screen.id }], delayMs };
   if (way.shut.length) return { picture: null, losses: way.shut, delayMs: null };
   const { hdr } = content.picture;
   const isOff = hdr !== "sdr" && rig.setting(player, "hdr") === "off";
   const wish = isOff ? { ...content.picture, hdr: "sdr" as const } : content.picture;
   const settled = settlePicture(wish, way.limits, display, way.screen.id);
+  const off: readonly PictureLoss[] = isOff ? [{ code: "picture-hdr-off", device: player.id, need: hdr }] : [];
   return {
     picture: settled.picture,
-    losses: isOff ? [{ code: "picture-hdr-off", device: player.id, need: hdr }, ...settled.losses] : settled.losses,
+    losses: [...off, ...settled.losses, ...way.doubts],
     delayMs,
   };
 }

@@ -33,20 +33,28 @@ export const soundingBed = (stream: Stream, system: Device): Bed => smallerBed(s
 export function playOn(rig: Rig, stream: Stream, system: Device): Played {
   const speakers = system.speakers ?? { bed: "2.0" as const, heights: 0 };
   const whole = speakers.heights ? `${speakers.bed}.${speakers.heights}` : speakers.bed;
-  const mode = rig.setting(system, "decode-mode") ?? "auto";
-  if (mode === "stereo") return { layout: smallerBed(soundingBed(stream, system), "2.0"), upmixed: false };
-  if (mode === "all-channel-stereo")
-    return { layout: smallerBed(soundingBed(stream, system), "2.0"), upmixed: bedChannels(speakers.bed) > 2 };
-  if (keepsObjects(stream, system)) return { layout: whole, upmixed: false };
+  const mode = soundMode(rig, system);
   const bed = soundingBed(stream, system);
+  if (isStereoMode(mode))
+    return { layout: smallerBed(bed, "2.0"), upmixed: mode === "all-channel-stereo" && bedChannels(speakers.bed) > 2 };
+  if (keepsObjects(stream, system)) return { layout: whole, upmixed: false };
   const fills = mode === "auto" && rig.setting(system, "upmix") === "on" && bed !== whole;
   return fills ? { layout: whole, upmixed: true } : { layout: bed, upmixed: false };
 }
 
+const soundMode = (rig: Rig, system: Device): string => rig.setting(system, "decode-mode") ?? "auto";
+const isStereoMode = (mode: string): boolean => mode === "stereo" || mode === "all-channel-stereo";
+
+/** A stream as the system's sound mode lets it through to the speakers: its stereo modes mix it down, whatever the display says of the coding. */
+export const throughSoundMode = (rig: Rig, stream: Stream, system: Device): Stream =>
+  isStereoMode(soundMode(rig, system)) && (bedChannels(stream.channels) > 2 || stream.objects !== "none")
+    ? { ...stream, channels: smallerBed(stream.channels, "2.0"), objects: "none" }
+    : stream;
+
 /** What the system's own sound mode keeps from its speakers of a stream that it shows as whole on its display; null where nothing. */
 export function lostToDecodeMode(rig: Rig, stream: Stream, system: Device): Reason | null {
-  const value = rig.setting(system, "decode-mode");
-  if (value !== "stereo" && value !== "all-channel-stereo") return null;
+  const value = soundMode(rig, system);
+  if (!isStereoMode(value)) return null;
   const bed = soundingBed(stream, system);
   if (bedChannels(bed) <= 2 && !keepsObjects(stream, system)) return null;
   const heights = keepsObjects(stream, system) ? (system.speakers?.heights ?? 0) : 0;

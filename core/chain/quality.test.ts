@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { fromShelfOrThrow, type Device } from "@/core/device";
-import { compareStreams, idealForms } from "./quality";
+import { idealForms } from "./ideal";
+import { compareStreams } from "./quality";
 import { streamsOf, type Stream } from "./stream";
 
 const receiver = fromShelfOrThrow("receiver-72", { id: "receiver" });

@@ -1,4 +1,5 @@
 import type { Bed, Coding, LinkKind, Objects, SettingKey } from "@/core/facts";
+import type { Milliseconds } from "@/core/units";
 
 /** Why a return channel is only ARC where eARC was wished for. */
 export type ReturnLimit =
@@ -40,11 +41,25 @@ export type Reason =
       readonly value: string;
       readonly coding: Coding;
       readonly need: Bed;
-      readonly have: Bed;
+      /** What comes out in its place; null: nothing. */
+      readonly into: Coding | null;
+      readonly have: Bed | null;
     }
   | { readonly code: "does-not-pass"; readonly device: string; readonly coding: Coding; readonly objects: Objects }
   | { readonly code: "passes-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
-  | { readonly code: "cannot-emit"; readonly device: string; readonly coding: Coding; readonly need: Bed; readonly have: Bed | null }
+  | {
+      readonly code: "cannot-emit";
+      readonly device: string;
+      readonly coding: Coding;
+      /** It sends the coding, but without these objects; "none": it does not send the coding, or not that wide. */
+      readonly objects: Objects;
+      readonly need: Bed;
+      readonly have: Bed | null;
+    }
+  /** Nothing forbids the better form, but this device's own order of choice sends another. */
+  | { readonly code: "prefers"; readonly device: string; readonly coding: Coding; readonly need: Bed; readonly sent: Coding }
+  /** A device coded the sound again with loss: the how-manieth lossy coding that was. */
+  | { readonly code: "coded-again"; readonly device: string; readonly from: Coding; readonly to: Coding; readonly generation: number }
   | {
       readonly code: "not-listed";
       readonly device: string;
@@ -53,6 +68,8 @@ export type Reason =
       readonly objects: Objects;
       readonly need: Bed;
       readonly have: Bed | null;
+      /** The box that shows the player a copy of that list; null: the player sees the list itself. */
+      readonly copiedBy: string | null;
     }
   | { readonly code: "cannot-decode"; readonly device: string; readonly coding: Coding }
   | { readonly code: "speakers-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
@@ -71,7 +88,7 @@ export type Reason =
     }
   | { readonly code: "app-fails-over"; readonly device: string; readonly source: string; readonly link: LinkKind }
   | { readonly code: "plug-mutes"; readonly device: string; readonly port: string }
-  | { readonly code: "link-lossy"; readonly link: LinkKind }
+  | { readonly code: "link-lossy"; readonly link: LinkKind; readonly generation: number; readonly delayMs: Milliseconds }
   | { readonly code: "no-cec"; readonly device: string; readonly because: readonly ReturnLimit[] }
   | { readonly code: "no-control-wire"; readonly cable: string; readonly because: readonly ReturnLimit[] }
   | { readonly code: "renders-binaural"; readonly device: string }
@@ -81,7 +98,7 @@ export type Reason =
   | { readonly code: "no-sound-system" }
   | { readonly code: "unknown-fact"; readonly unknown: UnknownFact };
 
-/** A loss names one hop of the way. A ceiling is what the sound system itself cannot play; it does not lower the verdict. */
+/** A loss names one hop of the way. A ceiling is what the sound system itself can never play; by itself it does not lower the verdict. */
 export interface Loss {
   readonly reason: Reason;
   readonly hop: number;

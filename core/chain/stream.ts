@@ -9,7 +9,7 @@ export interface Stream {
   readonly sampleRateKHz: number;
   /** Nothing of the master's samples was thrown away by a coding so far. */
   readonly lossless: boolean;
-  /** Lossy generations: 0 for LPCM or TrueHD of a lossless master, 1 for native DD+, 2 once re-encoded on the way, and one more each further time. */
+  /** Lossy codings so far: 0 for LPCM or TrueHD of a lossless master, 1 for native DD+, and one more each time it is coded with loss on the way. */
   readonly generations: number;
   readonly lineage: "native" | "decoded" | "downmixed" | "re-encoded" | "resampled" | "binaural";
 }
@@ -30,8 +30,8 @@ export function streamsOf(content: Content): readonly Stream[] {
   return known;
 }
 
-/** The lossy codings of a stream that is coded again on the way: native sound is of the first generation, what a device makes of any sound is at least of the second. */
-export const codedAgain = ({ generations }: Pick<Stream, "generations">): number => Math.max(2, generations + 1);
+/** The lossy codings of a stream once it is coded with loss again: the first of lossless sound is 1, the next of lossy sound 2. */
+export const codedAgain = ({ generations }: Pick<Stream, "generations">): number => generations + 1;
 
 /** All that is true of a stream, as words: two with the same are alike. */
 export const streamKey = ({ coding, channels, objects, sampleRateKHz, lossless, generations, lineage }: Stream): string =>

@@ -1,7 +1,7 @@
 import type { Device, SoundRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 import type { Reason } from "./reason";
-import type { Rig } from "./rig";
+import { endKey, type Rig } from "./rig";
 
 /** One step of a way from a source to the speakers. */
 export type Step =
@@ -25,7 +25,8 @@ const MOST_STEPS = 24;
 
 /**
  * Every way from a source to the speakers of a device, through cables as they lie, including ways that have a gap where a
- * return channel would be needed: those carry nothing, but they say what is missing. No device is visited twice.
+ * return channel would be needed: those carry nothing, but they say what is missing. A device may be passed twice where its sockets
+ * differ, as a box that hands HDMI on to the screen and takes the screen's return; no socket is passed twice in one direction.
  */
 export const waysTo = (rig: Rig, device: Device, source: string, goal: Device): readonly Way[] =>
   rig.recall(`ways ${device.id} ${source} ${goal.id}`, () => findWays(rig, device, source, goal), []);
@@ -41,10 +42,11 @@ function findWays(rig: Rig, device: Device, source: string, goal: Device): reado
       }
       const link = linkFrom(rig, { device: here.id, port: step.to });
       const next = link ? rig.device(link.to.device) : undefined;
-      if (link && next && !seen.has(next.id)) visit(next, link.to.port, [...trail, step, link], new Set([...seen, next.id]));
+      const entry = link ? endKey(link.to) : "";
+      if (link && next && !seen.has(entry)) visit(next, link.to.port, [...trail, step, link], new Set([...seen, entry]));
     }
   };
-  visit(device, source, [], new Set([device.id]));
+  visit(device, source, [], new Set());
   return ways;
 }
 
@@ -104,9 +106,10 @@ export function furthestReached(rig: Rig, device: Device, source: string): Devic
     for (const step of stepsInside(rig, here, from)) {
       const link = step.to === "speakers" || step.kind === "gap" ? null : linkFrom(rig, { device: here.id, port: step.to });
       const next = link ? rig.device(link.to.device) : undefined;
-      if (link && next && !seen.has(next.id)) visit(next, link.to.port, depth + 1, new Set([...seen, next.id]));
+      const entry = link ? endKey(link.to) : "";
+      if (link && next && !seen.has(entry)) visit(next, link.to.port, depth + 1, new Set([...seen, entry]));
     }
   };
-  visit(device, source, 0, new Set([device.id]));
+  visit(device, source, 0, new Set());
   return (furthest as { device: Device } | null)?.device ?? null;
 }

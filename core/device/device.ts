@@ -117,6 +117,8 @@ export const SoundRoute = z.strictObject({
   pcm: z.enum(BED_IDS).default("2.0"),
   /** What it can code anew. */
   encodes: z.array(z.enum(CODING_IDS)).default([]),
+  /** It plays the objects of Dolby Digital Plus out as MAT where that is listed. */
+  wrapsObjects: z.boolean().default(false),
   /** The setting that decides the format; null: the best that is listed. */
   format: z.enum(SETTING_KEYS).nullable().default(null),
   /** Open only while this holds. */

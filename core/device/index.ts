@@ -19,7 +19,7 @@ export {
   type Presents,
   type Setting,
   type SoundDescriptor,
-  type SoundRoute,
+  SoundRoute,
   type Supply,
 } from "./device";
 export { deviceFromParts, DeviceParts } from "./device-from-parts";

@@ -29,7 +29,7 @@ export { CEC_MESSAGES, type CecMessageName, type CecMessageRow, type CecOperand 
 export { CODING_IDS, codingFact, CODINGS, payloadRate, stereoRate, type Coding, type Objects } from "./codings";
 export { CONNECTOR_IDS, connectorFact, connectorName, CONNECTORS, type Connector } from "./connectors";
 export { BLUETOOTH_DELAY, linkFact, LINKS, type LinkKind } from "./links";
-export { FRL_EFFICIENCY, FRL_GBPS, TMDS_MAX_GBPS } from "./frl";
+export { FRL_EFFICIENCY, FRL_GBPS, FRL_LEAST_BLANKING, FRL_TOLERANCE, frlLanes, frlOverhead, TMDS_MAX_GBPS } from "./frl";
 export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } from "./lip-sync";
 export { RELATIVES, relativesOf } from "./relatives";
 export { optionLabel, POWER_SETTINGS, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";

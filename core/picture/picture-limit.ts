@@ -39,4 +39,10 @@ export type PictureLoss =
   | { readonly code: "picture-length"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
   | { readonly code: "picture-tight"; readonly need: number; readonly have: number; readonly unit: "Gb/s" }
   | { readonly code: "picture-shut"; readonly device: string; readonly setting: SettingKey; readonly value: string }
+  | { readonly code: "picture-setting-unknown"; readonly device: string; readonly setting: SettingKey }
+  | { readonly code: "picture-plug"; readonly device: string; readonly port: string }
+  /** No cable and no inner way leads the picture from this device to a screen. */
+  | { readonly code: "picture-no-way"; readonly device: string }
+  /** Nobody has noted what this screen shows. */
+  | { readonly code: "picture-no-display"; readonly device: string }
   | { readonly code: "picture-unknown"; readonly device: string; readonly port: string };

@@ -1,4 +1,4 @@
-import { idealForms, makeRig, optimisticBest, scoreStream, systemOf, type Arrival, type Freedom, type Solved } from "@/core/chain";
+import { makeRig, optimisticBest, scoreStream, systemOf, type Arrival, type Freedom, type Solved } from "@/core/chain";
 import type { Content, Device } from "@/core/device";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
 import { CHANGE_COST, type Change, type ChangeKind } from "./changes";
@@ -81,7 +81,7 @@ function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
             0,
             ...systemsFor(job, content).map((system) => {
               const stream = optimisticBest(rig, { player: device, source: source.id, content, system, freedom });
-              return wishedScore(job, scoreStream(stream, idealForms(content, system)[0] ?? null, system));
+              return wishedScore(job, scoreStream(stream, content, system));
             }),
           ),
         );

@@ -26,15 +26,28 @@ export function movedRows(before: readonly Arrival[], after: readonly Arrival[])
 }
 
 const isAssured = ({ pictureLosses }: Arrival) =>
-  !pictureLosses.some(({ code }) => code === "picture-length" || code === "picture-unknown");
+  !pictureLosses.some(({ code }) => code === "picture-length" || code === "picture-unknown" || code === "picture-setting-unknown");
 
-/** Orders two pictures of a row: one at all, then detail, rate, HDR, depth, and whether the cable's length assures it. */
+/** A dynamic HDR format tells each scene its own range; HDR10 and HLG tell one for all. */
+const HDR_RANK = { sdr: 0, hlg: 1, hdr10: 1, "hdr10-plus": 2, "dolby-vision": 2 } as const;
+const CHROMA_RANK = { "420": 0, "422": 1, "444": 2 } as const;
+
+/** Orders two pictures of a row: one at all, then detail, rate, HDR, depth, chroma, and whether the cable's length assures it. */
 export function comparePictures(a: Arrival, b: Arrival): number {
   const figures = (arrival: Arrival): readonly number[] => {
     const { picture } = arrival;
     if (!picture) return [0];
     const rate = Number(picture.mode.split("@")[1] ?? 0);
-    return [1, picture.lines, rate, Number(picture.hdr !== "sdr"), picture.depth, Number(picture.gaming), Number(isAssured(arrival))];
+    return [
+      1,
+      picture.lines,
+      rate,
+      HDR_RANK[picture.hdr],
+      picture.depth,
+      CHROMA_RANK[picture.chroma],
+      Number(picture.gaming),
+      Number(isAssured(arrival)),
+    ];
   };
   const [left, right] = [figures(a), figures(b)];
   for (let index = 0; index < left.length; index += 1) {

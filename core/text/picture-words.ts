@@ -30,7 +30,7 @@ export function pictureWords(picture: Picture): string {
   return `${modeWords(picture.mode)} ${HDR_WORDS[picture.hdr]}, ${picture.depth} bit ${chroma}, ${rate}`;
 }
 
-/** Why the picture is not as mastered, or not assured, as a sentence. */
+/** Why the picture is not as mastered, or not guaranteed, as a sentence. */
 export function pictureLossSentence(job: Job, loss: PictureLoss): string {
   switch (loss.code) {
     case "picture-hdcp":
@@ -50,13 +50,21 @@ export function pictureLossSentence(job: Job, loss: PictureLoss): string {
     case "picture-lines":
       return `${deviceName(job, loss.device)} makes a ${modeWords(loss.need)} timing of it; the detail stays that of ${loss.have} lines.`;
     case "picture-length":
-      return `${upperFirst(cableName(job, loss.cable))} is ${formatMetres(loss.need)} long; at this rate copper is certain to ${formatMetres(loss.have)}, so the picture is not assured.`;
+      return `${upperFirst(cableName(job, loss.cable))} is ${formatMetres(loss.need)} long; at this rate copper is certain to ${formatMetres(loss.have)}, so the picture is not guaranteed.`;
     case "picture-tight":
       return `It only just fits: the picture with its whole blanking would need more than ${formatGigabits(loss.have)} carries.`;
     case "picture-shut":
       return `${deviceName(job, loss.device)} passes no picture while “${settingFact(loss.setting).name}” is set to ${optionLabel(loss.setting, loss.value)}.`;
+    case "picture-setting-unknown":
+      return `Nobody has noted how “${settingFact(loss.setting).name}” is set at ${deviceName(job, loss.device)}, so the picture is not guaranteed.`;
+    case "picture-plug":
+      return `The plug in ${socketName(job, loss)} takes the picture away here.`;
+    case "picture-no-way":
+      return `The picture gets as far as ${deviceName(job, loss.device)}; no cable takes it on to a screen.`;
+    case "picture-no-display":
+      return `Nobody has noted what ${deviceName(job, loss.device)} can show.`;
     case "picture-unknown":
-      return `Nobody has noted what ${socketName(job, loss)} can carry, so the picture is not assured.`;
+      return `Nobody has noted what ${socketName(job, loss)} can carry, so the picture is not guaranteed.`;
     default:
       return unreachable(loss);
   }
@@ -79,6 +87,6 @@ function limitName(job: Job, limit: Extract<PictureLoss, { code: "picture-rate" 
 export function pictureFlag({ picture, pictureLosses }: Pick<Arrival, "picture" | "pictureLosses">): string | null {
   if (pictureLosses.length === 0) return null;
   if (!picture) return "no picture";
-  const isWhole = pictureLosses.every(({ code }) => code === "picture-length" || code === "picture-tight" || code === "picture-unknown");
-  return isWhole ? "picture not assured" : "less of the picture";
+  const doubts: readonly PictureLoss["code"][] = ["picture-length", "picture-tight", "picture-unknown", "picture-setting-unknown"];
+  return pictureLosses.every(({ code }) => doubts.includes(code)) ? "picture not guaranteed" : "less of the picture";
 }

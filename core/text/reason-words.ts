@@ -53,7 +53,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "link-channels":
       return `Decoded sound of ${channelCount(reason.need)} does not fit: ${linkName(reason.link)} carries LPCM of ${channelCount(reason.have)}.${becauseClause(job, reason.because)}`;
     case "format-setting":
-      return `${name(reason.device)} makes ${channelCount(reason.have)} of ${codingName(reason.coding)} ${reason.need} while “${settingFact(reason.setting).name}” is set to ${optionLabel(reason.setting, reason.value)}.`;
+      return `${name(reason.device)} ${reason.into ? `makes ${codingName(reason.into)} ${reason.have ?? ""} of` : "sends nothing of"} ${codingName(reason.coding)} ${reason.need} while “${settingFact(reason.setting).name}” is set to ${optionLabel(reason.setting, reason.value)}.`;
     case "does-not-pass":
       return reason.objects === "none"
         ? `${name(reason.device)} does not pass ${codingName(reason.coding)} on.`
@@ -61,13 +61,25 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "passes-fewer":
       return `${name(reason.device)} takes LPCM of ${channelCount(reason.have)} there; the content has ${reason.need}.`;
     case "cannot-emit":
+      if (reason.objects !== "none") return `${name(reason.device)} sends ${codingName(reason.coding)} without its objects.`;
       return reason.have
         ? `${name(reason.device)} sends ${codingName(reason.coding)} of at most ${channelCount(reason.have)}; the content has ${reason.need}.`
         : `${name(reason.device)} cannot send ${codingName(reason.coding)} ${reason.need} of this content.`;
-    case "not-listed":
-      return reason.objects === "none"
-        ? `${socketName(job, reason)} ${reason.have ? `lists ${codingName(reason.coding)} of only ${channelCount(reason.have)}` : `does not list ${codingName(reason.coding)}`} in its EDID, so the player does not send it.`
-        : `${socketName(job, reason)} lists ${codingName(reason.coding)} without objects in its EDID, so the player hides the version with them.`;
+    case "prefers":
+      return `${name(reason.device)} would be free to send ${codingName(reason.coding)} ${reason.need}, but sends ${codingName(reason.sent)} by its own order of choice.`;
+    case "coded-again":
+      return `${name(reason.device)} makes ${codingName(reason.to)} of ${codingName(reason.from)}: ${reason.generation === 1 ? "lossless sound is coded with loss" : `lossy coding number ${reason.generation}`}.`;
+    case "not-listed": {
+      const list =
+        reason.objects !== "none"
+          ? `lists ${codingName(reason.coding)} without objects`
+          : reason.have
+            ? `lists ${codingName(reason.coding)} of only ${channelCount(reason.have)}`
+            : `does not list ${codingName(reason.coding)}`;
+      const seen = reason.copiedBy ? `, and ${name(reason.copiedBy)} shows the player a copy of that list` : "";
+      const so = reason.objects === "none" ? "does not send it" : "hides the version with them";
+      return `${socketName(job, reason)} ${list} in its EDID${seen}, so the player ${so}.`;
+    }
     case "cannot-decode":
       return `${name(reason.device)} cannot decode ${codingName(reason.coding)}.`;
     case "speakers-fewer":
@@ -97,7 +109,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "plug-mutes":
       return `A plug in ${socketName(job, reason)} mutes this way.`;
     case "link-lossy":
-      return `${upperFirst(linkName(reason.link))} codes the sound once more, with loss.`;
+      return `${upperFirst(linkName(reason.link))} codes the sound with loss${reason.generation > 1 ? `, lossy coding number ${reason.generation}` : ""}, and plays it about ${reason.delayMs} ms late.`;
     case "no-cec":
       return `${name(reason.device)} takes no part in HDMI control (CEC), and ARC is started over CEC.${becauseClause(job, reason.because)}`;
     case "no-control-wire":
@@ -105,7 +117,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "renders-binaural":
       return `${name(reason.device)} renders for headphones: two channels leave it, and no objects.`;
     case "decode-mode":
-      return `${name(reason.device)} shows the coding as whole, but its sound mode is ${optionLabel("decode-mode", reason.value)}: ${reason.have} sounds in place of ${reason.need}.`;
+      return `${name(reason.device)} shows the full coding on its display, but its sound mode is ${optionLabel("decode-mode", reason.value)}: ${reason.have} plays instead of ${reason.need}.`;
     case "not-connected":
       return `No cable is plugged into ${name(reason.device)}.`;
     case "no-way":
@@ -125,7 +137,7 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "link-channels":
       return `${reason.need} LPCM, ${linkFact(reason.link).name} has ${reason.have}`;
     case "format-setting":
-      return `set to ${optionLabel(reason.setting, reason.value)}: ${reason.have}`;
+      return `set to ${optionLabel(reason.setting, reason.value)}: ${reason.have ?? "nothing"}`;
     case "does-not-pass":
       return reason.objects === "none"
         ? `${deviceName(job, reason.device)} passes no ${codingName(reason.coding)}`
@@ -133,7 +145,13 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "passes-fewer":
       return `${reason.need} LPCM, takes ${reason.have}`;
     case "cannot-emit":
-      return `cannot send ${codingName(reason.coding)} ${reason.need}`;
+      return reason.objects === "none"
+        ? `${reason.have ? `sends ${codingName(reason.coding)} ${reason.have}, not` : `cannot send ${codingName(reason.coding)}`} ${reason.need}`
+        : "sends no objects";
+    case "prefers":
+      return `sends ${codingName(reason.sent)} of its own choice`;
+    case "coded-again":
+      return `coded again as ${codingName(reason.to)}`;
     case "not-listed":
       return reason.objects === "none" ? `${codingName(reason.coding)} not listed` : "objects not listed";
     case "cannot-decode":

@@ -3,6 +3,7 @@ import { demoJob } from "@/demo/demo-jobs";
 import type { Caution, Reason, Volume } from "@/core/chain";
 import { fromShelfOrThrow } from "@/core/device";
 import type { PictureLoss } from "@/core/picture";
+import { milliseconds } from "@/core/units";
 import {
   cautionFlag,
   cautionSentence,
@@ -39,7 +40,11 @@ describe("every reason of a box, a plug or a mode is told in a sentence and in a
       "A plug in Desk monitor “AUDIO OUT” mutes this way.",
       "muted by a plug",
     ],
-    [{ code: "link-lossy", link: "bluetooth" }, "Bluetooth codes the sound once more, with loss.", "Bluetooth codes with loss"],
+    [
+      { code: "link-lossy", link: "bluetooth", generation: 2, delayMs: milliseconds(200) },
+      "Bluetooth codes the sound with loss, lossy coding number 2, and plays it about 200 ms late.",
+      "Bluetooth codes with loss",
+    ],
     [
       { code: "no-cec", device: "matrix", because: [{ code: "earc-off", device: "receiver" }] },
       "Matrix takes no part in HDMI control (CEC), and ARC is started over CEC. It is only ARC because eARC is off at Receiver.",
@@ -52,7 +57,7 @@ describe("every reason of a box, a plug or a mode is told in a sentence and in a
     ],
     [
       { code: "decode-mode", device: "receiver", value: "stereo", need: "7.1.2", have: "2.0" },
-      "Receiver shows the coding as whole, but its sound mode is stereo: 2.0 sounds in place of 7.1.2.",
+      "Receiver shows the full coding on its display, but its sound mode is stereo: 2.0 plays instead of 7.1.2.",
       "sound mode: stereo",
     ],
     [{ code: "cannot-decode", device: "receiver", coding: "dts" }, "Receiver cannot decode DTS.", "cannot decode DTS"],
@@ -119,7 +124,7 @@ describe("every loss of a picture is told in a sentence", () => {
       { code: "picture-shut", device: "receiver", setting: "power", value: "standby" },
       "Receiver passes no picture while “Power” is set to stand-by.",
     ],
-    [{ code: "picture-unknown", ...port }, "Nobody has noted what Matrix “OUT A” can carry, so the picture is not assured."],
+    [{ code: "picture-unknown", ...port }, "Nobody has noted what Matrix “OUT A” can carry, so the picture is not guaranteed."],
   ];
   test.each(cases)("%o", (loss, sentence) => expect(pictureLossSentence(hall, loss)).toBe(sentence));
 });

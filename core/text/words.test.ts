@@ -42,8 +42,17 @@ describe("an apprentice reads", () => {
       "Dolby TrueHD fills 24.6\u2009Mb/s; the return channel (ARC) carries 6.1\u2009Mb/s. It is only ARC because eARC is off at Television.",
     ],
     [
-      { code: "format-setting", device: "television", setting: "digital-output", value: "pcm", coding: "eac3", need: "5.1", have: "2.0" },
-      "Television makes two channels of Dolby Digital Plus 5.1 while “Digital sound output” is set to PCM.",
+      {
+        code: "format-setting",
+        device: "television",
+        setting: "digital-output",
+        value: "pcm",
+        coding: "eac3",
+        need: "5.1",
+        into: "lpcm",
+        have: "2.0",
+      },
+      "Television makes LPCM 2.0 of Dolby Digital Plus 5.1 while “Digital sound output” is set to PCM.",
     ],
     [{ code: "no-return-socket", ...tv }, "Television “HDMI 3 eARC” has no return channel, so no sound comes back out of it."],
     [
@@ -55,7 +64,7 @@ describe("an apprentice reads", () => {
       "Television is set to play from its own speakers, so it sends nothing to the sound system.",
     ],
     [
-      { code: "not-listed", ...tv, coding: "eac3", objects: "atmos", need: "5.1", have: "5.1" },
+      { code: "not-listed", ...tv, coding: "eac3", objects: "atmos", need: "5.1", have: "5.1", copiedBy: null },
       "Television “HDMI 3 eARC” lists Dolby Digital Plus without objects in its EDID, so the player hides the version with them.",
     ],
     [
@@ -76,6 +85,7 @@ test("where no change within the gear cures a reason, the remedy names what woul
       value: "pcm",
       coding: "eac3",
       need: "5.1",
+      into: "lpcm",
       have: "2.0",
     }),
   ).toBeNull();
@@ -168,7 +178,7 @@ describe("a picture in words", () => {
   test("is flagged in the row by what it lost", () => {
     expect(pictureFlag({ picture, pictureLosses: [] })).toBeNull();
     expect(pictureFlag({ picture, pictureLosses: [{ code: "picture-length", cable: "c", need: 12, have: 5, unit: "m" }] })).toBe(
-      "picture not assured",
+      "picture not guaranteed",
     );
     expect(pictureFlag({ picture, pictureLosses: [{ code: "picture-hdr-off", device: "d", need: "hdr10" }] })).toBe("less of the picture");
     expect(pictureFlag({ picture: null, pictureLosses: [{ code: "picture-hdr-off", device: "d", need: "hdr10" }] })).toBe("no picture");

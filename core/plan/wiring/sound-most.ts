@@ -1,4 +1,4 @@
-import { compareStreams, idealForms, optimisticArrivals, type Rig } from "@/core/chain";
+import { idealForms, isFull, keptOf, optimisticArrivals, type Rig } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { isFromScreen } from "./most";
 import type { WiringSpace } from "./space";
@@ -21,7 +21,7 @@ export function soundAtMost(space: WiringSpace, rig: Rig, device: Device): reado
       return Math.max(
         0,
         ...streams.map((arrives) =>
-          soundKept(rig.job, { verdict: compareStreams(arrives, best, system) >= 0 ? "full" : "reduced", arrives, best }),
+          soundKept(rig.job, { verdict: isFull(arrives, content, system) ? "full" : "reduced", kept: keptOf(arrives, best, system) }),
         ),
       );
     }),

@@ -26,14 +26,8 @@ describe("what a row keeps", () => {
   };
 
   test("counts how often sound was coded again: native Dolby Digital before what was made of something else", () => {
-    const row = rowOf("console");
-    const arrives = row.arrives && { ...row.arrives, channels: "5.1" as const, objects: "none" as const, lossless: false };
-    const kept = (generations: number) =>
-      soundKept(wished, {
-        verdict: "reduced",
-        arrives: arrives && { ...arrives, generations },
-        best: row.best && { ...row.best, generations: 1 },
-      });
+    const whole = { channels: 1, objects: 1, lossless: 1 };
+    const kept = (generations: number) => soundKept(wished, { verdict: "reduced", kept: { ...whole, codings: 0.5 ** (generations - 1) } });
     expect(kept(1)).toBeGreaterThan(kept(2));
     expect(kept(2)).toBeGreaterThan(kept(3));
     expect(kept(1) - kept(3)).toBeLessThan(0.02);
@@ -46,9 +40,10 @@ describe("what a row keeps", () => {
   test("by hand: two channels of eight without objects and lossless, of 7.1 with objects, keep 0.4 + 0.25 · 2/8 + 0.14", () => {
     const row = rowOf("console");
     expect(row.verdict).toBe("reduced");
-    expect(
-      soundKept(wished, { ...row, arrives: row.arrives && { ...row.arrives, channels: "2.0", objects: "none", lossless: true } }),
-    ).toBeCloseTo(0.4 + 0.25 * (2 / 8) + 0.14, 9);
+    expect(soundKept(wished, { ...row, kept: { channels: 2 / 8, objects: 0, lossless: 1, codings: 1 } })).toBeCloseTo(
+      0.4 + 0.25 * (2 / 8) + 0.14,
+      9,
+    );
   });
 
   test("is all that is asked for where plain sound is wished", () => {

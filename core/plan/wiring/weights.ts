@@ -1,5 +1,4 @@
 import type { Arrival } from "@/core/chain";
-import { bedChannels } from "@/core/facts";
 import type { ActFigures } from "@/core/cec";
 import { WEIGHINGS, type Brief, type Job, type Weights } from "@/core/job";
 
@@ -25,20 +24,13 @@ export const WITHOUT_PICTURE = 0.1;
  * How much of its sound a row keeps, 0 to 1: that it sounds, its channels, its objects, that nothing was lost, how often it was coded again. Whatever is whole is 1,
  * and for a household that wishes plain sound whatever sounds with its picture.
  */
-export function soundKept(
-  { brief }: Pick<Job, "brief">,
-  { verdict, arrives, best }: Pick<Arrival, "verdict" | "arrives" | "best">,
-): number {
+export function soundKept({ brief }: Pick<Job, "brief">, { verdict, kept }: Pick<Arrival, "verdict" | "kept">): number {
   if (verdict === "full") return 1;
-  if (verdict === "silent" || verdict === "unknown" || !arrives) return 0;
+  if (verdict === "silent" || verdict === "unknown" || !kept) return 0;
   if (verdict === "no-picture") return WITHOUT_PICTURE;
   if (brief.surround === "plain") return 1;
-  const channels = best ? Math.min(1, bedChannels(arrives.channels) / bedChannels(best.channels)) : 1;
-  const objects = !best || best.objects === "none" || arrives.objects !== "none" ? 1 : 0;
-  const lossless = !best?.lossless || arrives.lossless ? 1 : 0;
-  // Each lossy coding more than there need be halves what is left of this last bit.
-  const codings = 0.5 ** Math.max(0, arrives.generations - (best?.generations ?? arrives.generations));
-  return 0.4 + 0.25 * channels + 0.2 * objects + 0.12 * lossless + 0.02 * codings;
+  // The last bit is lost to codings more than there need be.
+  return 0.4 + 0.25 * kept.channels + 0.2 * kept.objects + 0.12 * kept.lossless + 0.02 * kept.codings;
 }
 
 /** How much of its picture a row keeps, 0 to 1. A row that has none keeps all there is where it is heard. */

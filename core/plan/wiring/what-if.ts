@@ -1,4 +1,4 @@
-import { withMoreSockets, type Device, type SoundRoute } from "@/core/device";
+import { withMoreSockets, type Device, SoundRoute } from "@/core/device";
 import type { WiringPlan } from "./make-plan";
 import { searchPlans, type PlanOptions } from "./search";
 import { inputKinds, NO_SOCKETS } from "./sockets";
@@ -111,23 +111,17 @@ function otherwise(device: Device, suppose: Exclude<Supposition["suppose"], "run
 }
 
 /** What a usual screen hands back over ARC. */
-const plainReturn = (from: readonly string[], to: string): SoundRoute => ({
-  kind: "sound",
-  from: [...from],
-  to: [to],
-  passes: [
-    { coding: "ac3", channels: "5.1", objects: false },
-    { coding: "eac3", channels: "5.1", objects: true },
-  ],
-  lpcm: "2.0",
-  pcm: "2.0",
-  encodes: [],
-  format: null,
-  opens: [],
-  blind: false,
-  renders: null,
-  delayMs: null,
-});
+const plainReturn = (from: readonly string[], to: string): SoundRoute =>
+  SoundRoute.parse({
+    kind: "sound",
+    from,
+    to: [to],
+    passes: [
+      { coding: "ac3", channels: "5.1", objects: false },
+      { coding: "eac3", channels: "5.1", objects: true },
+    ],
+    delayMs: null,
+  });
 
 /** The screen with a return of a kind at one of its sockets, and the switch for it. */
 function returningOn(device: Device, socket: string | undefined, kind: "arc" | "earc"): Device {
