@@ -1,7 +1,7 @@
 import type { Arrival, Hop, Loss, Stream } from "@/core/chain";
 import type { Job } from "@/core/job";
 import type { WeighedChange } from "@/core/plan";
-import { cautionSentence, changeWords, pictureLossSentence, reasonRemedy, reasonSentence } from "@/core/text";
+import { cautionSentence, changeWords, isBestOfSystem, pictureLossSentence, reasonRemedy, reasonSentence, verdictWords } from "@/core/text";
 
 /** The machine form of the board: the outside contract of `octachord arrivals --json` and `/api/jobs/:id/arrivals`. */
 export function arrivalsReport(job: Job, arrivals: readonly Arrival[], changes: readonly WeighedChange[]) {
@@ -10,12 +10,15 @@ export function arrivalsReport(job: Job, arrivals: readonly Arrival[], changes: 
 export type ArrivalsReport = ReturnType<typeof arrivalsReport>;
 
 function rowReport(job: Job, arrival: Arrival, changes: readonly WeighedChange[]) {
+  const isCured = changes.some(({ lifts }) => lifts.includes(arrival.id));
   return {
     player: arrival.player,
     content: arrival.content.id,
     ...(arrival.app ? { app: arrival.app } : {}),
     screen: arrival.screen,
     verdict: arrival.verdict,
+    words: verdictWords(arrival),
+    bestOfSystem: isBestOfSystem(arrival),
     leaves: streamReport(arrival.leaves),
     arrives: arrival.arrives && { ...sound(arrival.arrives), lossless: arrival.arrives.lossless, generations: arrival.arrives.generations },
     plays: arrival.plays ?? { layout: null, upmixed: false },
@@ -30,7 +33,7 @@ function rowReport(job: Job, arrival: Arrival, changes: readonly WeighedChange[]
         arrival.losses.find((loss) => loss.hop === index && loss.scope === "path"),
       ),
     ),
-    losses: arrival.losses.map((loss) => lossReport(job, loss)),
+    losses: arrival.losses.map((loss) => lossReport(job, loss, isCured)),
     pictureLosses: arrival.pictureLosses.map((loss) => ({ ...loss, words: pictureLossSentence(job, loss) })),
     cautions: arrival.cautions.map((caution) => ({ ...caution, words: cautionSentence(job, caution) })),
     volume: arrival.volume,
@@ -62,7 +65,7 @@ const hopReport = (hop: Hop, loss: Loss | undefined) => ({
   ...(loss ? { reason: loss.reason } : {}),
 });
 
-function lossReport(job: Job, { reason, hop, scope }: Loss) {
+function lossReport(job: Job, { reason, hop, scope }: Loss, isCured: boolean) {
   const numbers = reason as { need?: unknown; have?: unknown };
   return {
     ...reason,
@@ -71,6 +74,7 @@ function lossReport(job: Job, { reason, hop, scope }: Loss) {
     need: numbers.need ?? null,
     have: numbers.have ?? null,
     words: reasonSentence(job, reason),
-    remedy: reasonRemedy(job, reason),
+    // Where a change among this gear lifts the row, nothing else is asked for.
+    remedy: isCured ? null : reasonRemedy(job, reason),
   };
 }

@@ -4,7 +4,7 @@ import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
 /** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made anew. */
-export const DOCKET_VERSION = 1;
+export const DOCKET_VERSION = 2;
 
 /** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
 export interface DocketSummary {
@@ -38,7 +38,7 @@ export function docketSummary(job: Job): DocketSummary {
   const { rows } = solve(job, "planned");
   const questions = openQuestions(job, rows);
   const worst = [...rows].sort(compareArrivals)[0];
-  const loss = worst?.losses.find(({ scope }) => scope === "path");
+  const loss = worst?.losses[0];
   return {
     rows: rows.length,
     whole: rows.filter(({ verdict }) => verdict === "full").length,

@@ -3,15 +3,15 @@ import type { Job } from "@/core/job";
 import { arrivalSentence } from "./arrival-sentence";
 import { deviceName, plural } from "./names";
 import { reasonSentence } from "./reason-words";
-import { rowWords, VERDICT_WORDS } from "./sound-words";
+import { rowWords, verdictWords } from "./sound-words";
 
 /** The board as a message to a customer: a line for each row, and why where something is lost. No markup. */
 export function boardText(job: Job, board: readonly Arrival[]): string {
   const whole = board.filter(({ verdict }) => verdict === "full").length;
   const lines = board.flatMap((row) => {
-    const reason = row.losses.find(({ scope }) => scope === "path")?.reason;
+    const reason = row.losses[0]?.reason;
     return [
-      `- ${deviceName(job, row.player)}, ${rowWords(row)}: ${VERDICT_WORDS[row.verdict].toLowerCase()}`,
+      `- ${deviceName(job, row.player)}, ${rowWords(row)}: ${verdictWords(row).toLowerCase()}`,
       ...(reason ? [`  ${reasonSentence(job, reason)}`] : []),
     ];
   });

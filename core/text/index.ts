@@ -1,7 +1,8 @@
-export { arrivalSentence, screenSpeakersSentence, storyWords } from "./arrival-sentence";
+export { arrivalSentence, BEST_OF_SYSTEM, isBestOfSystem, screenSpeakersSentence, storyWords } from "./arrival-sentence";
 export { cautionFlag, cautionSentence, volumeSentence } from "./caution-words";
 export { edidWords } from "./edid-words";
 export { differenceWords, leadsWords, passesWords } from "./device-words";
+export { arrivalLines } from "./arrival-lines";
 export { boardText, rowText } from "./board-text";
 export { BRIEF_USES } from "./brief-words";
 export { cableMark, endTag } from "./cable-words";
@@ -37,6 +38,7 @@ export {
   settingSentence,
   streamWords,
   VERDICT_WORDS,
+  verdictWords,
 } from "./sound-words";
 export { fileStem } from "./file-stem";
 export {

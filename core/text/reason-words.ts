@@ -201,7 +201,7 @@ export function reasonFlag(job: Job, reason: Reason): string {
 export function reasonRemedy(job: Job, reason: Reason): string | null {
   switch (reason.code) {
     case "no-return-socket":
-      return `It takes another device: a sound system with HDMI inputs for the players, a screen with a return channel, or a box that takes the sound off before ${deviceName(job, reason.device)}.`;
+      return `It takes more than one change here, or another device: a sound system with HDMI inputs for the players, a screen with a return channel, or a box that takes the sound off before ${deviceName(job, reason.device)}.`;
     case "no-sound-route":
     case "no-way":
     case "not-connected":

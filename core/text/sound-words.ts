@@ -12,6 +12,10 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   unknown: "Not known",
 };
 
+/** The word for a row: "All it can play" where everything arrives that this sound system can play, and the content holds more. */
+export const verdictWords = ({ verdict, losses }: Pick<Arrival, "verdict" | "losses">): string =>
+  verdict === "full" && losses.some(({ scope }) => scope === "ceiling") ? "All it can play" : VERDICT_WORDS[verdict];
+
 export const codingName = (coding: Coding): string => codingFact(coding).name;
 
 /** "Dolby TrueHD 7.1 + objects". */

@@ -86,7 +86,7 @@ function Side({ job, arrival }: { job: Job; arrival: Arrival | null }) {
     <span className={styles.side}>
       <CordThumbnail arrival={arrival} label={arrivalSentence(job, arrival)} width={150} />
       <span>
-        <VerdictMark verdict={arrival.verdict} />
+        <VerdictMark row={arrival} />
         <span>
           {playedWords(arrival.plays, arrival.arrives)}
           {arrival.delayMs === null ? "" : `, ${formatMilliseconds(arrival.delayMs)}`}

@@ -1,6 +1,6 @@
 "use client";
 
-import type { Arrival, Verdict } from "@/core/chain";
+import type { Arrival } from "@/core/chain";
 import {
   arrivalSentence,
   cautionFlag,
@@ -10,7 +10,7 @@ import {
   playedWords,
   reasonFlag,
   rowWords,
-  VERDICT_WORDS,
+  verdictWords,
 } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
 import { CordView, cordOf, stopsOf, VerdictMark, type ScoreColumn } from "@/ui/kit";
@@ -27,8 +27,8 @@ interface ScoreRowProps {
   readonly xs: readonly number[];
   readonly passed: ReadonlySet<string>;
   readonly chosen: boolean;
-  /** The verdict before the last edit; null where the row is new. */
-  readonly was: Verdict | null;
+  /** The row before the last edit; null where it is new. */
+  readonly was: Arrival | null;
   readonly onChoose: () => void;
 }
 
@@ -39,7 +39,7 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
   const cord = cordOf(arrival, stops);
   const places = stops.map(({ key }) => columns.findIndex((column) => column.key === key));
   const rowXs = [...places.map((place) => xs[place] ?? 0), xs.at(-1) ?? 0];
-  const loss = arrival.losses.find(({ reason, scope }) => scope === "path" || reason.code === "decode-mode");
+  const loss = arrival.losses.find(({ scope }) => scope === "path") ?? arrival.losses[0];
   const lossStop = cord.lossStop ?? (loss?.scope === "ceiling" ? stops.length - 1 : 0);
   const mind = pictureFlag(arrival) ?? cautionFlag(arrival.cautions);
   return (
@@ -66,18 +66,18 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
           <Flag
             text={reasonFlag(job, loss.reason)}
             x={rowXs[lossStop] ?? 0}
-            verdict={loss.scope === "ceiling" ? "reduced" : arrival.verdict}
+            tone={loss.scope === "ceiling" ? "ceiling" : arrival.verdict === "reduced" ? "part" : "silent"}
           />
         ) : null}
       </svg>
       <span className={styles.end}>
-        <VerdictMark verdict={arrival.verdict} />
+        <VerdictMark row={arrival} />
         <span>
           {playedWords(arrival.plays, arrival.arrives)}
           {arrival.delayMs === null ? null : <code>{formatMilliseconds(arrival.delayMs)}</code>}
         </span>
-        {was && was !== arrival.verdict ? (
-          <span className={styles.was}>{arrivalsWords.was(VERDICT_WORDS[was].toLowerCase())}</span>
+        {was && verdictWords(was) !== verdictWords(arrival) ? (
+          <span className={styles.was}>{arrivalsWords.was(verdictWords(was).toLowerCase())}</span>
         ) : mind ? (
           <span className={styles.mind}>{mind}</span>
         ) : null}
@@ -87,11 +87,13 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
 }
 
 /** The number that ended the strings, at the spot, kept inside the staff. */
-function Flag({ text, x, verdict }: { text: string; x: number; verdict: Verdict }) {
+const FLAG_TONE = { ceiling: styles.flagCeiling, part: styles.flagPart, silent: styles.flagSilent } as const;
+
+function Flag({ text, x, tone }: { text: string; x: number; tone: keyof typeof FLAG_TONE }) {
   const width = text.length * 6.9;
   const start = Math.max(0, Math.min(x - 4, STAFF_WIDTH - width));
   return (
-    <text x={start} y={13} className={verdict === "reduced" ? styles.flagPart : styles.flagSilent}>
+    <text x={start} y={13} className={FLAG_TONE[tone]}>
       {text}
     </text>
   );

@@ -22,7 +22,7 @@ export function Score({ rows, chosen, onChoose }: ScoreProps) {
   const columns = scoreColumns(job, board);
   const xs = staffXs(columns.length);
   const passed = passedDevices(board);
-  const before = new Map(effect?.before.map((arrival) => [arrival.id, arrival.verdict]));
+  const before = new Map(effect?.before.map((arrival) => [arrival.id, arrival]));
   return (
     <div className={styles.score} data-score>
       <div className={styles.headings}>

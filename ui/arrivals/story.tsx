@@ -34,8 +34,7 @@ const MOST_CURES = 4;
 export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes }) {
   const job = useJob((state) => state.job);
   const losses = arrival.losses.filter(({ scope }) => scope === "path");
-  const held = arrival.losses.find(({ reason }) => reason.code === "decode-mode");
-  const ceilings = arrival.losses.filter((loss) => loss.scope === "ceiling" && loss !== held);
+  const ceilings = arrival.losses.filter((loss) => loss.scope === "ceiling");
   return (
     <div className={styles.story}>
       <div>
@@ -55,13 +54,7 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
         </section>
       ) : null}
       <Meanwhile arrival={arrival} />
-      {held ? (
-        <section>
-          <h3>{arrivalsWords.heldBackAtTheEnd}</h3>
-          <p>{reasonSentence(job, held.reason)}</p>
-        </section>
-      ) : null}
-      {losses.length || held ? <Cures arrival={arrival} changes={changes} what="lifts" /> : null}
+      {losses.length ? <Cures arrival={arrival} changes={changes} what="lifts" /> : null}
       {arrival.cautions.length || arrival.volume ? <Mind arrival={arrival} /> : null}
       {ceilings.length ? (
         <section>

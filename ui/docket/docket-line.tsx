@@ -66,7 +66,7 @@ function Worst({ line }: { line: DocketLine }) {
     <>
       <CordThumbnail arrival={arrival} label={spoken} />
       <span className={styles.worst}>
-        <VerdictMark verdict={arrival.verdict} />
+        <VerdictMark row={arrival} />
         <span title={flag ?? undefined}>{flag ?? (summary.whole === summary.rows ? docketWords.allRowsWhole(summary.rows) : "")}</span>
         {held.length ? <span className={styles.held}>{held.join(" · ")}</span> : null}
       </span>

@@ -2,7 +2,7 @@
 
 import { Button } from "antd";
 import { Redo2, Undo2 } from "lucide-react";
-import { deviceName, rowWords, VERDICT_WORDS } from "@/core/text";
+import { deviceName, rowWords, verdictWords } from "@/core/text";
 import { VerdictShape } from "@/ui/kit";
 import styles from "./effect-line.module.css";
 import { useIntents, useJob } from "./job-context";
@@ -57,8 +57,8 @@ function Moved() {
   const was = effect.before.find(({ id }) => id === first.id);
   return (
     <span className={styles.moved}>
-      {deviceName(job, first.player)}, {rowWords(first)}: {was ? `${VERDICT_WORDS[was.verdict]} → ` : ""}
-      <VerdictShape verdict={first.verdict} size={13} /> {VERDICT_WORDS[first.verdict]}
+      {deviceName(job, first.player)}, {rowWords(first)}: {was ? `${verdictWords(was)} → ` : ""}
+      <VerdictShape verdict={first.verdict} size={13} /> {verdictWords(first)}
       {rest.length ? jobWords.andMore(rest.length) : ""}
     </span>
   );

@@ -1,7 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
-import { cableShortName, deviceName, rowWords, upperFirst, VERDICT_WORDS } from "@/core/text";
+import { cableShortName, deviceName, rowWords, upperFirst, verdictWords } from "@/core/text";
 import type { FindEntry } from "@/ui/frame";
 import { useThemeChoice } from "@/ui/theme";
 import { useIntents, useJobStore } from "./job-context";
@@ -32,7 +32,7 @@ export function useFindEntries(openSheet: () => void): () => readonly FindEntry[
       ...board.map((row): FindEntry => ({
         key: `row ${row.id}`,
         name: `${deviceName(job, row.player)}, ${rowWords(row)}`,
-        detail: jobWords.row(VERDICT_WORDS[row.verdict].toLowerCase()),
+        detail: jobWords.row(verdictWords(row).toLowerCase()),
         run: goTo(`arrivals?row=${encodeURIComponent(row.id)}`),
       })),
       ...job.cables.map((cable): FindEntry => ({

@@ -15,7 +15,7 @@ import {
   settingSentence,
   shoppingWords,
   socketName,
-  VERDICT_WORDS,
+  verdictWords,
 } from "@/core/text";
 import { askServer, TitledList, VerdictShape } from "@/ui/kit";
 import type { PlanQuestion, Planning } from "@/ui/plans";
@@ -67,7 +67,7 @@ function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: b
           <li key={row.id} className={styles.row}>
             <VerdictShape verdict={row.verdict} />
             <span>
-              <b dir="auto">{deviceName(plan.job, row.player)}</b> {rowWords(row)}: {VERDICT_WORDS[row.verdict]}
+              <b dir="auto">{deviceName(plan.job, row.player)}</b> {rowWords(row)}: {verdictWords(row)}
             </span>
           </li>
         ))}

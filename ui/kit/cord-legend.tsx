@@ -1,7 +1,8 @@
-import type { Verdict } from "@/core/chain";
+import type { Arrival, Loss } from "@/core/chain";
 import styles from "./cord-legend.module.css";
 import { CordView } from "./cord";
 import type { CordPiece, Texture } from "./cord-model";
+import { verdictWords } from "@/core/text";
 import { VerdictMark } from "./verdict-mark";
 import { kitWords } from "@/ui/words";
 
@@ -14,7 +15,15 @@ const TEXTURES: readonly { texture: Texture; words: string; ring?: boolean }[] =
   { texture: "never-sent", words: kitWords.neverSent, ring: true },
   { texture: "unknown", words: kitWords.notKnownFromHere },
 ];
-const VERDICTS: readonly Verdict[] = ["full", "reduced", "silent", "no-picture", "unknown"];
+const CEILING: Loss = { reason: { code: "no-object-decoder", device: "", objects: "atmos" }, hop: 0, scope: "ceiling" };
+const VERDICTS: readonly Pick<Arrival, "verdict" | "losses">[] = [
+  { verdict: "full", losses: [] },
+  { verdict: "full", losses: [CEILING] },
+  { verdict: "reduced", losses: [] },
+  { verdict: "silent", losses: [] },
+  { verdict: "no-picture", losses: [] },
+  { verdict: "unknown", losses: [] },
+];
 
 /** The one explanation of the notation, wherever it is asked for. */
 export function CordLegend() {
@@ -28,9 +37,9 @@ export function CordLegend() {
         <Sample pieces={[{ string: "objects", from: 0, to: 1, texture: "lossless", ring: false }]} words={kitWords.objects} />
       </ul>
       <ul className={styles.verdicts}>
-        {VERDICTS.map((verdict) => (
-          <li key={verdict}>
-            <VerdictMark verdict={verdict} />
+        {VERDICTS.map((row) => (
+          <li key={verdictWords(row)}>
+            <VerdictMark row={row} />
           </li>
         ))}
       </ul>

@@ -1,5 +1,5 @@
-import type { Verdict } from "@/core/chain";
-import { VERDICT_WORDS } from "@/core/text";
+import type { Arrival, Verdict } from "@/core/chain";
+import { verdictWords } from "@/core/text";
 import styles from "./verdict-mark.module.css";
 
 const TONE = { full: "whole", reduced: "part", silent: "silent", "no-picture": "silent", unknown: "quiet" } as const satisfies Record<
@@ -47,11 +47,11 @@ function Shape({ verdict }: { verdict: Verdict }) {
 }
 
 /** Shape and word together. */
-export function VerdictMark({ verdict }: { verdict: Verdict }) {
+export function VerdictMark({ row }: { row: Pick<Arrival, "verdict" | "losses"> }) {
   return (
-    <span className={`${styles.mark} ${styles[TONE[verdict]]}`}>
-      <VerdictShape verdict={verdict} />
-      <b>{VERDICT_WORDS[verdict]}</b>
+    <span className={`${styles.mark} ${styles[TONE[row.verdict]]}`}>
+      <VerdictShape verdict={row.verdict} />
+      <b>{verdictWords(row)}</b>
     </span>
   );
 }

@@ -1,7 +1,7 @@
 import { bedStrings, cableClassFact } from "@/core/facts";
 import type { Arrival, Stream } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { deviceName, rowWords, socketName, VERDICT_WORDS } from "@/core/text";
+import { deviceName, rowWords, socketName, verdictWords } from "@/core/text";
 import { formatLength, type UnitSystem } from "@/core/units";
 import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
 import { passingHeights, PLATE, placePlates, type PlacedPlate } from "./lanes";
@@ -226,7 +226,7 @@ function legend(): readonly string[] {
 }
 
 function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number): readonly string[] {
-  const shown = row ? patchWords.stringsOf(deviceName(job, row.player), rowWords(row), VERDICT_WORDS[row.verdict].toLowerCase()) : "";
+  const shown = row ? patchWords.stringsOf(deviceName(job, row.player), rowWords(row), verdictWords(row).toLowerCase()) : "";
   const middle = Math.round(width * 0.55);
   return [
     `<rect x="0" y="0" width="${width}" height="96" fill="none" stroke="#000" stroke-width="1.5"/>`,

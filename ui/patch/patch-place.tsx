@@ -3,7 +3,7 @@
 import Link from "next/link";
 import { useDeferredValue, useMemo, useState } from "react";
 import { cableAt, joinSockets, whyNotLay, type CableEnd } from "@/core/job";
-import { deviceName, refusalSentence, rowWords, VERDICT_WORDS } from "@/core/text";
+import { deviceName, refusalSentence, rowWords, verdictWords } from "@/core/text";
 import { Choice, EmptyPlace, LegendButton, Switcher, useChosen } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { CableStory } from "./cable-story";
@@ -62,7 +62,7 @@ export function PatchPlace() {
                 onChange={setWantedRow}
                 options={board.map((arrival) => ({
                   value: arrival.id,
-                  label: `${deviceName(job, arrival.player)}, ${rowWords(arrival)}: ${VERDICT_WORDS[arrival.verdict].toLowerCase()}`,
+                  label: `${deviceName(job, arrival.player)}, ${rowWords(arrival)}: ${verdictWords(arrival).toLowerCase()}`,
                 }))}
                 label={patchWords.rowOnTheMap}
               />

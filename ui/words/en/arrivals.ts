@@ -82,7 +82,6 @@ export const arrivalsWords = {
   whatIsNotKnown: "What is not known",
   whereItIsLost: "Where it is lost",
   itDependsOn: (fact: string) => `It depends on ${fact}.`,
-  heldBackAtTheEnd: "Held back at the end",
   moreThanTheSystemPlays: "More than this sound system plays",
   hopByHop: "Hop by hop",
   howFullEachLinkIs: "How full each link is",
