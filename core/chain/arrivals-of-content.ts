@@ -1,6 +1,6 @@
 import { judgeLipSync } from "@/core/facts";
 import type { Content, Device, Source } from "@/core/device";
-import type { Job } from "@/core/job";
+import { findDevice, type Job } from "@/core/job";
 import { milliseconds } from "@/core/units";
 import type { Arrival, Verdict } from "./arrival";
 import { cautionsOf } from "./cautions";
@@ -8,7 +8,7 @@ import { ceilingsOf } from "./ceilings";
 import { follow, type Followed } from "./follow";
 import { furthestSeen, pictureArrival, pictureWays, type PictureArrival, type PictureWay } from "./picture-way";
 import { idealForms, isFull } from "./ideal";
-import { lostToDecodeMode, throughSoundMode } from "./play";
+import { keepsObjects, lostToDecodeMode, throughSoundMode } from "./play";
 import { compareStreams, keptOf, soundRank } from "./quality";
 import type { Loss, Reason } from "./reason";
 import type { Rig } from "./rig";
@@ -37,7 +37,7 @@ export function arrivalsOfContent(
       device,
       source,
       content,
-      system: systemOf(rig.job, content, way?.screen, system),
+      system: systemOf(rig.job, device, content, way?.screen, system),
       picture: way,
       among: shown.length,
       told,
@@ -45,9 +45,17 @@ export function arrivalsOfContent(
   );
 }
 
-/** The news may be wished from the screen's own speakers; everything else is for the chosen sound system. */
-export const systemOf = (job: Job, content: Content, screen: Device | undefined, system: Device | undefined): Device | undefined =>
-  job.brief.newsFrom === "screen" && content.kind === "news" && screen?.speakers ? screen : system;
+/** The news may be wished from the screen's own speakers, and a player may be meant for a second sound system; everything else is for the chosen one. */
+export function systemOf(
+  job: Job,
+  player: Device,
+  content: Content,
+  screen: Device | undefined,
+  system: Device | undefined,
+): Device | undefined {
+  if (job.brief.newsFrom === "screen" && content.kind === "news" && screen?.speakers) return screen;
+  return (player.heardFrom && findDevice(job, player.heardFrom)) || system;
+}
 
 interface Row {
   readonly device: Device;
@@ -63,11 +71,13 @@ interface Row {
 function arrivalOf(rig: Rig, row: Row): Arrival {
   const { device, source, content, system } = row;
   const screen = row.picture?.screen;
+  // As it is set now; what it could play at will is asked of `system`.
+  const live = system && (rig.device(system.id) ?? system);
   const picture = row.picture ? pictureArrival(rig, device, row.picture, content) : null;
   const followed = system ? bestWay(rig, device, source.id, content, system) : null;
   const best = system ? bestForm(content, followed, system) : null;
   // What of it the system's own sound mode lets through to the speakers.
-  const heard = system && followed?.arrives ? throughSoundMode(rig, followed.arrives, system) : null;
+  const heard = live && followed?.arrives ? heardOn(rig, followed.arrives, live) : null;
   const verdict = verdictOf(followed, heard, content, picture, system);
   const lipSyncMs =
     followed?.arrives && followed.delayMs !== null && picture?.picture && picture.delayMs !== null
@@ -128,6 +138,12 @@ function chooseWay(rig: Rig, device: Device, source: string, content: Content, s
 
 const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
 
+/** What the speakers make audible of what arrives: the sound mode and the object decoders as they stand. */
+function heardOn(rig: Rig, arrives: Stream, live: Device): Stream {
+  const stream = throughSoundMode(rig, arrives, live);
+  return stream.objects !== "none" && !keepsObjects(stream, live) ? { ...stream, objects: "none" } : stream;
+}
+
 /** The best form that the system could take. Some box may make a rarer form than the usual ones, and what arrives is possible. */
 function bestForm(content: Content, followed: Followed | null, system: Device): Stream | null {
   const ideal = idealForms(content, system)[0] ?? null;
@@ -186,6 +202,8 @@ const toldOnce = (unknown: Followed["unknown"]) => [...new Map(unknown.map((row)
 const atPlayer = (reason: Reason): Loss => ({ reason, hop: 0, scope: "path" });
 
 function whyNoWay(rig: Rig, device: Device, source: Source, system: Device): Reason {
+  const miswired = rig.job.cables.find(({ miswired: is, from, to }) => is && [from.device, to.device].includes(device.id));
+  if (miswired) return { code: "miswired", cable: miswired.id, direction: rig.port(miswired.from)?.direction ?? "out" };
   const plugged = device.ports.some((port) => rig.cableAt({ device: device.id, port: port.id }));
   if (!plugged) return { code: "not-connected", device: device.id };
   return { code: "no-way", device: furthestReached(rig, device, source.id)?.id ?? device.id, to: system.id };

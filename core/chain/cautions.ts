@@ -8,7 +8,15 @@ import type { Rig } from "./rig";
 /** What tends to go wrong on a row although it works now. */
 export type Caution =
   /** The bitstream slips out of step after a while; PCM cures it, at the price of what PCM costs there. */
-  | { readonly code: "drift"; readonly device: string; readonly coding: Coding }
+  | {
+      readonly code: "drift";
+      readonly device: string;
+      readonly coding: Coding;
+      readonly amountMs: number | null;
+      readonly afterMinutes: number | null;
+    }
+  /** Some units of the sound system play later than the others. */
+  | { readonly code: "units-apart"; readonly device: string; readonly units: string; readonly byMs: number }
   /** What the box lists has changed since it was found, and it shows the old list until it is plugged anew. */
   | { readonly code: "keeps-old-edid"; readonly device: string }
   /** Two volumes in series: one at each end of an analogue lead. */
@@ -34,8 +42,12 @@ export function cautionsOf(rig: Rig, player: Device, followed: Followed | null, 
       switch (habit.habit) {
         case "drifts": {
           const coding = device.id === player.id ? followed?.leaves?.coding : undefined;
-          return coding && habit.codings.includes(coding) ? [{ code: "drift", device: device.id, coding }] : [];
+          return coding && habit.codings.includes(coding)
+            ? [{ code: "drift", device: device.id, coding, amountMs: habit.amountMs, afterMinutes: habit.afterMinutes }]
+            : [];
         }
+        case "blanks-without-hdcp":
+          return [];
         case "keeps-old-edid":
           return listsAnew(rig, device) ? [{ code: habit.habit, device: device.id }] : [];
         case "forgets-edid":
@@ -45,11 +57,20 @@ export function cautionsOf(rig: Rig, player: Device, followed: Followed | null, 
   );
   return [
     ...habits,
+    ...unitsApart(followed),
     ...returnByHand(rig, followed),
     ...twoVolumes(followed),
     ...longLeads(followed),
     ...wastedSocket(rig, player, picture),
   ];
+}
+
+/** Units of the system that are joined through the air and play later than its wired ones. */
+function unitsApart(followed: Followed | null): Caution[] {
+  const last = followed?.arrives ? followed.way.at(-1) : undefined;
+  return last?.kind === "inside"
+    ? (last.device.speakers?.later ?? []).map(({ units, byMs }) => ({ code: "units-apart", device: last.device.id, units, byMs }))
+    : [];
 }
 
 /** Whether any input of a box lists otherwise than it did when the box was found. */

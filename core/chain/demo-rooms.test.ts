@@ -213,6 +213,8 @@ describe("a projector with no sound path", () => {
           class: "premium-high-speed",
           lengthM: 1,
           direction: "either",
+          backwards: false,
+          miswired: false,
           returnWires: "arc",
           controlWire: true,
           label: "",

@@ -1,7 +1,8 @@
-import { bedChannels, BLUETOOTH_DELAY, connectorFact, type LinkKind } from "@/core/facts";
+import { bedChannels, BLUETOOTH_DELAY, connectorFact, USUAL_VALUES, type LinkKind } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
 import type { CableEnd } from "@/core/job";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
+import { isBackwards } from "./backwards";
 import { gateOf } from "./conditions";
 import { handOn } from "./hand-on";
 import { leavingOn, needsDecoding, turnedBy, whyNotCarry } from "./link";
@@ -9,7 +10,7 @@ import { listingAt, type Listing } from "./listing";
 import { playOn, whyNotPlay, type Played } from "./play";
 import type { Loss, Reason, UnknownFact } from "./reason";
 import { returnChannel } from "./return-channel";
-import type { Rig } from "./rig";
+import { isAt, type Rig } from "./rig";
 import type { Stream } from "./stream";
 import type { Step, Way } from "./way";
 
@@ -101,7 +102,7 @@ function takeStep(rig: Rig, step: Step, inputs: readonly Stream[]): Progress {
     case "link":
       return alongLink(rig, step, inputs[0] ?? null);
     case "inside":
-      return step.to === "speakers" ? toSpeakers(rig, step.device, step.route, inputs) : throughDevice(rig, step, inputs);
+      return step.to === "speakers" ? toSpeakers(rig, step.device, step.from, step.route, inputs) : throughDevice(rig, step, inputs);
   }
 }
 
@@ -121,6 +122,7 @@ const routeDelay = (route: SoundRoute) => (route.delayMs === null ? null : milli
 function alongLink(rig: Rig, step: Extract<Step, { kind: "link" }>, input: Stream | null): Progress {
   if (step.transport === "forward") {
     const link = forwardLink(rig, step.from);
+    if (isBackwards(step.cable)) return { ...stopped([{ code: "cable-backwards", cable: step.cable.id }]), link };
     return carried(input, link, input ? whyNotCarry(input, link, []) : null, linkDelay(rig, step));
   }
   const channel = returnChannel(rig, step.cable);
@@ -139,15 +141,17 @@ export const forwardLink = (rig: Rig, from: CableEnd): LinkKind => {
 function exitLink(rig: Rig, exit: CableEnd): LinkKind | null {
   const cable = rig.cableAt(exit);
   if (!cable) return null;
-  if (rig.port(exit)?.direction === "out") return forwardLink(rig, exit);
+  if (isAt(cable.from, exit)) return forwardLink(rig, exit);
   const channel = returnChannel(rig, cable);
   return channel.kind === "open" ? channel.link : null;
 }
 
-/** Bluetooth alone takes time on the way; a low delay needs the codec at both ends, and where nobody knows of one the usual is reckoned. */
+/** Bluetooth alone takes time on the way: as long as was seen at either end, else as the codec that both ends share; the usual where nobody knows. */
 export function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Milliseconds {
   const ends = [rig.port(step.from), rig.port(step.to)];
   if (!ends.some((port) => port?.connector === "bluetooth")) return milliseconds(0);
+  const seen = ends.flatMap((port) => (port?.connector === "bluetooth" && port.delayMs !== null ? [port.delayMs] : []));
+  if (seen.length) return milliseconds(Math.max(...seen));
   return ends.every((port) => port?.connector === "bluetooth" && port.lowDelay === true) ? BLUETOOTH_DELAY.low : BLUETOOTH_DELAY.usual;
 }
 
@@ -158,10 +162,13 @@ function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs
   const { device, route } = step;
   const gate = gateOf(rig, device, route.opens);
   if (gate.reason) return stopped([gate.reason]);
+  const off = inputOff(rig, device, step.from);
+  if (off) return stopped([off]);
   const format = route.format ? rig.setting(device, route.format) : undefined;
   const listing = listingAt(rig, { device: device.id, port: step.to });
   const facts: UnknownFact[] = [];
   if (gate.fact) facts.push(gate.fact);
+  if (rig.setting(device, "input-sound") === null) facts.push({ fact: "setting", device: device.id, setting: "input-sound" });
   if (route.format && format === null) facts.push({ fact: "setting", device: device.id, setting: route.format });
   if (listing.unknown && !route.blind) facts.push(listing.unknown);
   if (inputs.length === 0) return facts.length ? doubtful(facts) : { ...nothing, delayMs: routeDelay(route) };
@@ -183,18 +190,43 @@ function whyNothing(rig: Rig, { device, route, to }: Extract<Step, { kind: "insi
   // A converter without a decoder makes silence or noise of a burst.
   if (needsDecoding(first.coding, forwardLink(rig, exit))) return { code: "cannot-decode", ...coding };
   if (route.blind) return { code: "does-not-pass", ...coding, objects: "none" };
-  if (listing.sounds.size === 0 && rig.port(exit)?.direction === "in") return null;
-  const far = rig.cableAt(exit)?.to;
+  const cable = rig.cableAt(exit);
+  if (listing.sounds.size === 0 && cable && isAt(cable.to, exit)) return null;
+  const far = cable?.to;
   return listing.sounds.size === 0 && far
     ? { code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null, copiedBy: null }
     : { code: "does-not-pass", ...coding, objects: "none" };
 }
 
-function toSpeakers(rig: Rig, device: Device, route: SoundRoute, inputs: readonly Stream[]): Progress {
+/** The sound of one HDMI input may be switched off at a screen. */
+function inputOff(rig: Rig, device: Device, from: string): Reason | null {
+  const value = rig.setting(device, "input-sound");
+  return value === from ? { code: "setting-shuts", device: device.id, setting: "input-sound", value, wanted: ["on"] } : null;
+}
+
+/** A system that is muted, or whose volume stands at nothing. */
+const hushed = (rig: Rig, device: Device): readonly Reason[] =>
+  (["mute", "volume-level"] as const).flatMap((setting): Reason[] => {
+    const value = rig.setting(device, setting);
+    const usual = USUAL_VALUES[setting] ?? "";
+    return value && value !== usual ? [{ code: "setting-shuts", device: device.id, setting, value, wanted: [usual] }] : [];
+  });
+
+/** What a person has set the sound to be held back by. Null: nobody has looked. */
+function addedDelay(rig: Rig, device: Device): Milliseconds | null {
+  const value = rig.setting(device, "sound-delay");
+  return value === null ? null : milliseconds(Number(value ?? 0) || 0);
+}
+
+function toSpeakers(rig: Rig, device: Device, from: string, route: SoundRoute, inputs: readonly Stream[]): Progress {
   const gate = gateOf(rig, device, route.opens);
   if (gate.reason) return stopped([gate.reason]);
+  const off = [inputOff(rig, device, from), ...hushed(rig, device)].flatMap((reason) => reason ?? []);
+  if (off.length) return stopped(off);
   const input = inputs[0];
   const facts: UnknownFact[] = gate.fact ? [gate.fact] : [];
+  for (const setting of ["mute", "volume-level", "input-sound"] as const)
+    if (rig.setting(device, setting) === null) facts.push({ fact: "setting", device: device.id, setting });
   if (input && device.decodes === null) facts.push({ fact: "decoders", device: device.id });
   if (input && rig.setting(device, "decode-mode") === null && bedChannels(input.channels) > 2)
     facts.push({ fact: "setting", device: device.id, setting: "decode-mode" });
@@ -208,10 +240,11 @@ function toSpeakers(rig: Rig, device: Device, route: SoundRoute, inputs: readonl
   }
   const own = device.speakers?.delayMs ?? null;
   const inside = routeDelay(route);
+  const added = addedDelay(rig, device);
   return {
     ...nothing,
     out: playable,
     plays: playOn(rig, playable, device),
-    delayMs: own === null || inside === null ? null : addDelays(milliseconds(own), inside),
+    delayMs: own === null || inside === null || added === null ? null : addDelays(addDelays(milliseconds(own), inside), added),
   };
 }

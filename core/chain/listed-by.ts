@@ -2,7 +2,7 @@ import { bedChannels, type Coding } from "@/core/facts";
 import type { CableEnd } from "@/core/job";
 import { gateOf } from "./conditions";
 import { listingAt, type Listing } from "./listing";
-import type { Rig } from "./rig";
+import { isAt, type Rig } from "./rig";
 import type { Stream } from "./stream";
 
 /**
@@ -12,7 +12,7 @@ import type { Stream } from "./stream";
 export function listedBy(rig: Rig, exit: CableEnd, form: Stream, met: ReadonlySet<string> = new Set()): CableEnd | null {
   const cable = rig.cableAt(exit);
   if (!cable) return null;
-  const entry = rig.port(exit)?.direction === "out" ? cable.to : cable.from;
+  const entry = isAt(cable.from, exit) ? cable.to : cable.from;
   const device = rig.device(entry.device);
   const key = `${entry.device} ${entry.port}`;
   if (!device || met.has(key)) return entry;

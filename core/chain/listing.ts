@@ -6,7 +6,7 @@ import { gateOf } from "./conditions";
 import { whyNotCarry } from "./link";
 import type { UnknownFact } from "./reason";
 import { returnChannel } from "./return-channel";
-import { endKey, type Rig } from "./rig";
+import { endKey, isAt, type Rig } from "./rig";
 
 /** What a device sees on offer at one of its sockets. */
 export interface Listing {
@@ -36,7 +36,7 @@ function seenAt(rig: Rig, exit: CableEnd): Listing {
   const cable = rig.cableAt(exit);
   if (!port || !cable) return NOTHING;
   if (port.connector !== "hdmi") return takenForGranted(port);
-  if (port.direction === "out") return presentedAt(rig, cable.to);
+  if (isAt(cable.from, exit)) return presentedAt(rig, cable.to);
   const channel = returnChannel(rig, cable);
   if (channel.kind === "closed") return NOTHING;
   if (channel.kind === "unknown") return channel.facts[0] ? doubtful(channel.facts[0]) : NOTHING;

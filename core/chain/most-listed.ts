@@ -1,7 +1,7 @@
 import type { Device, Presents, SoundRoute } from "@/core/device";
 import type { Coding } from "@/core/facts";
 import type { CableEnd } from "@/core/job";
-import { endKey, type Rig } from "./rig";
+import { endKey, isAt, type Rig } from "./rig";
 import { common, fixedList, handedOn, listOf, takenForGranted, told, type Listed } from "./listing";
 
 /** The most that could be listed: each coding with the most channels; null: anything could. */
@@ -20,14 +20,14 @@ export function mostListedAt(rig: Rig, exit: CableEnd, met: ReadonlySet<string> 
   if (!port || !cable || met.has(endKey(exit))) return NOTHING;
   const seen = new Set([...met, endKey(exit)]);
   if (port.connector !== "hdmi") return takenForGranted(port).sounds;
-  if (port.direction === "out") return presented(rig, cable.to, seen);
-  const far = rig.device(cable.from.device);
+  if (isAt(cable.from, exit)) return presented(rig, cable.to, seen);
+  const far = rig.atWill(cable.from.device);
   if (!far) return NOTHING;
   return far.presents.some((row) => row.ports.includes(cable.from.port)) ? presented(rig, cable.from, seen) : decodersOf(far);
 }
 
 function presented(rig: Rig, entry: CableEnd, met: ReadonlySet<string>): MostListed {
-  const device = rig.device(entry.device);
+  const device = rig.atWill(entry.device);
   if (!device) return NOTHING;
   let most: MostListed = NOTHING;
   for (const rule of device.presents) {

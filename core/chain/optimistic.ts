@@ -5,7 +5,7 @@ import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
 import { mostListedAt, type MostListed } from "./most-listed";
-import { endKey, type Rig } from "./rig";
+import { endKey, isAt, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamKey, streamsOf, type Stream } from "./stream";
@@ -49,7 +49,7 @@ export function optimisticArrivals(rig: Rig, { player, source, content, system, 
           continue;
         }
         for (const { link, end } of linksFrom(rig, { device: device.id, port: to }, freedom)) {
-          const next = rig.device(end.device);
+          const next = rig.atWill(end.device);
           if (!next) continue;
           for (const out of everyWayToHandOn(device, route, streams, wishedLists(rig, { device: device.id, port: to }, freedom))) {
             const sent = leavingOn(link, out, route.blind);
@@ -220,5 +220,3 @@ function links(rig: Rig, exit: CableEnd, port: Port, end: CableEnd, wires: Wires
   const hasCec = wires.control && [exit, end].every(({ device }) => rig.device(device)?.speaksCec);
   return isEarc ? [{ link: "earc", end }] : hasCec ? [{ link: "arc", end }] : [];
 }
-
-const isAt = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;

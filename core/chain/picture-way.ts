@@ -1,8 +1,17 @@
 import { cableClassFact } from "@/core/facts";
-import type { Content, Device, PictureRoute } from "@/core/device";
+import { HDR_FORMATS, type Content, type Device, type PictureRoute, type PictureWish } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
-import { settlePicture, type Picture, type PictureLimit, type PictureLoss } from "@/core/picture";
+import {
+  isSameForm,
+  settlePicture,
+  type Picture,
+  type PictureLimit,
+  type PictureLoss,
+  type PlayerManners,
+  type SettledPicture,
+} from "@/core/picture";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
+import { isBackwards } from "./backwards";
 import { gateOf, type Gate } from "./conditions";
 import type { Rig } from "./rig";
 
@@ -15,6 +24,8 @@ export interface PictureWay {
   readonly outputs: ReadonlyMap<string, string>;
   /** What shuts it; empty when it is open. */
   readonly shut: readonly PictureLoss[];
+  /** From this of the limits on, the player does not hear of them: a box shows it another screen's list; null: it hears of all. */
+  readonly unheardFrom: number | null;
   /** What nobody knows that could shut it. */
   readonly doubts: readonly PictureLoss[];
   /** What the ways through it add before the screen's own delay; null where nobody knows. */
@@ -47,13 +58,19 @@ function findPictureWays(rig: Rig, device: Device, source: string): readonly Pic
         const cable = rig.cableAt({ device: here.id, port: to });
         const next = cable?.from.device === here.id ? rig.device(cable.to.device) : undefined;
         if (!cable || !next || seen.has(next.id)) continue;
-        const siblings = route.scaler ? [] : route.to.filter((port) => port !== to).flatMap((port) => branchLimits(rig, here, port, seen));
+        // The player hears of the screens at these other outputs.
+        const heard = route.copies === null ? route.to : [route.copies];
+        const siblings = route.scaler ? [] : heard.filter((port) => port !== to).flatMap((port) => branchLimits(rig, here, port, seen));
+        const upTo = [...after.limits, ...siblings];
+        const isUnheard = !route.scaler && route.copies !== null && route.copies !== to;
         visit(
           next,
           cable.to.port,
           {
             ...after,
-            limits: [...after.limits, ...alongCable(rig, cable), ...siblings],
+            limits: [...upTo, ...alongCable(rig, cable)],
+            unheardFrom: after.unheardFrom ?? (isUnheard ? upTo.length : null),
+            shut: [...after.shut, ...(isBackwards(cable) ? [{ code: "picture-backwards", cable: cable.id } as const] : [])],
             cables: [...after.cables, cable],
             outputs: new Map([...after.outputs, [here.id, to]]),
           },
@@ -65,7 +82,7 @@ function findPictureWays(rig: Rig, device: Device, source: string): readonly Pic
   visit(
     device,
     source,
-    { limits: [], cables: [], outputs: new Map(), shut: [], doubts: [], delayMs: milliseconds(0) },
+    { limits: [], cables: [], outputs: new Map(), shut: [], doubts: [], unheardFrom: null, delayMs: milliseconds(0) },
     new Set([device.id]),
   );
   return [...found.values()].sort((a, b) => a.cables.length - b.cables.length);
@@ -154,10 +171,37 @@ function socketLimit(rig: Rig, end: CableEnd): PictureLimit[] {
   return [{ kind: "socket", ...end, gbps: standard ? port.standardGbps : port.maxGbps, hdcp: port.hdcp, standard }];
 }
 
+/**
+ * A box shows the player the list of another screen: what that one can show is sent, whether or not this one can. A form that it cannot
+ * show, or that its way does not carry, stays black here.
+ */
+function settleUnheard(
+  wish: PictureWish,
+  { limits, unheardFrom, screen }: PictureWay,
+  display: NonNullable<Device["display"]>,
+  manners: PlayerManners,
+): SettledPicture {
+  const anything = { ...display, maxMode: wish.mode, hdr: [...HDR_FORMATS], gaming: true };
+  const sent = settlePicture(wish, limits.slice(0, unheardFrom ?? 0), anything, screen.id, manners);
+  if (!sent.picture) return sent;
+  const form = { ...wish, ...sent.picture, protected: wish.protected };
+  const shown = settlePicture(form, limits.slice(unheardFrom ?? 0), display, screen.id);
+  const isShown = shown.picture !== null && isSameForm(shown.picture, sent.picture);
+  return { picture: isShown ? shown.picture : null, losses: [...sent.losses, ...shown.losses] };
+}
+
+/** How late a screen shows a picture, by its picture mode; without one, or where it follows the content, games in the game mode. */
+function ownDelay(rig: Rig, screen: Device, display: NonNullable<Device["display"]>, content: Content): number | null {
+  const mode = rig.setting(screen, "picture-mode");
+  if (mode === null) return null;
+  if (mode === "game" || (content.kind === "game" && (mode === undefined || mode === "auto"))) return display.gameDelayMs;
+  return mode === "film" ? (display.filmDelayMs ?? display.delayMs) : display.delayMs;
+}
+
 /** What a picture becomes on its way, and when it shows. */
 export function pictureArrival(rig: Rig, player: Device, way: PictureWay, content: Content): PictureArrival {
   const { display } = way.screen;
-  const own = content.kind === "game" ? display?.gameDelayMs : display?.delayMs;
+  const own = display && ownDelay(rig, way.screen, display, content);
   const delayMs = way.delayMs === null || own === null || own === undefined ? null : addDelays(way.delayMs, milliseconds(own));
   if (!content.picture) return { picture: null, losses: [], delayMs };
   if (!display) return { picture: null, losses: [{ code: "picture-no-display", device: way.screen.id }], delayMs };
@@ -165,7 +209,14 @@ export function pictureArrival(rig: Rig, player: Device, way: PictureWay, conten
   const { hdr } = content.picture;
   const isOff = hdr !== "sdr" && rig.setting(player, "hdr") === "off";
   const wish = isOff ? { ...content.picture, hdr: "sdr" as const } : content.picture;
-  const settled = settlePicture(wish, way.limits, display, way.screen.id);
+  const manners = {
+    blanks: player.habits.some(({ habit }) => habit === "blanks-without-hdcp"),
+    forced: rig.setting(player, "video-format") === "forced" ? player.id : null,
+  };
+  const settled =
+    way.unheardFrom === null
+      ? settlePicture(wish, way.limits, display, way.screen.id, manners)
+      : settleUnheard(wish, way, display, manners);
   const off: readonly PictureLoss[] = isOff ? [{ code: "picture-hdr-off", device: player.id, need: hdr }] : [];
   return {
     picture: settled.picture,

@@ -95,6 +95,9 @@ export type Reason =
   | { readonly code: "decode-mode"; readonly device: string; readonly value: string; readonly need: string; readonly have: Bed }
   | { readonly code: "not-connected"; readonly device: string }
   | { readonly code: "no-way"; readonly device: string; readonly to: string }
+  | { readonly code: "cable-backwards"; readonly cable: string }
+  /** A cable was found in two outputs, or in two inputs. */
+  | { readonly code: "miswired"; readonly cable: string; readonly direction: "in" | "out" }
   | { readonly code: "no-sound-system" }
   | { readonly code: "unknown-fact"; readonly unknown: UnknownFact };
 

@@ -1,6 +1,7 @@
 import type { Cable, CableEnd } from "@/core/job";
 import { gateOf, OPEN, type Gate } from "./conditions";
 import type { Reason, ReturnLimit, UnknownFact } from "./reason";
+import { isBackwards } from "./backwards";
 import type { Rig } from "./rig";
 
 /** What becomes of the return along an HDMI cable. */
@@ -24,6 +25,7 @@ function negotiate(rig: Rig, cable: Cable): ReturnChannel {
   const gates = ends.map((end) => socketGate(rig, end));
   const missing = [
     ...ends.flatMap((end) => missingSocket(rig, end)),
+    ...(isBackwards(cable) ? [{ code: "cable-backwards", cable: cable.id } as const] : []),
     ...(cable.returnWires === "none" ? [{ code: "no-return-wire", cable: cable.id } as const] : []),
     ...gates.flatMap(({ reason }) => (reason ? [reason] : [])),
   ];
@@ -62,7 +64,7 @@ function whyNotEarc(rig: Rig, cable: Cable, ends: readonly CableEnd[]): ReturnLi
 function socketGate(rig: Rig, end: CableEnd): Gate {
   const device = rig.device(end.device);
   const port = rig.port(end);
-  return device && port?.connector === "hdmi" ? gateOf(rig, device, port.returnOpens) : OPEN;
+  return device && port?.connector === "hdmi" ? gateOf(rig, device, [...port.returnOpens, ...port.turnsWhen]) : OPEN;
 }
 
 function returnsOf(rig: Rig, end: CableEnd): "none" | "arc" | "earc" | null {

@@ -1,4 +1,5 @@
 import type { SettingKey } from "@/core/facts";
+import { gateOf } from "./conditions";
 import { effectiveSetting, type Device, type Port, type SettingState } from "@/core/device";
 import type { Cable, CableEnd, Job } from "@/core/job";
 
@@ -12,7 +13,10 @@ export interface Rig {
   readonly state: SettingState;
   /** For a box with several outputs whose sound can follow the screen in use: the one that leads there. */
   readonly litOutputs: ReadonlyMap<string, string>;
+  /** A device as it stands, with the decoders that its settings and modules leave it. */
   device(id: string): Device | undefined;
+  /** A device with every decoder that any setting or module would give it. */
+  atWill(id: string): Device | undefined;
   port(end: CableEnd): Port | undefined;
   cableAt(end: CableEnd): Cable | undefined;
   setting(device: Device, key: SettingKey): string | null | undefined;
@@ -32,6 +36,9 @@ export type Question = string;
 export const deviceQuestion = (device: string): Question => `device ${device}`;
 export const cableQuestion = (end: CableEnd): Question => `cable ${endKey(end)}`;
 export const settingQuestion = (device: string, key: SettingKey): Question => `setting ${device} ${key}`;
+
+/** Whether two ends are the same socket. */
+export const isAt = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
 
 export const endKey = (end: CableEnd): string => `${end.device} ${end.port}`;
 
@@ -67,12 +74,16 @@ class Shelf {
   /** By the question about the socket in which they sit. */
   readonly cables: ReadonlyMap<Question, Cable>;
   readonly rigs = new Map<SettingState, Rig>();
+  readonly withDecoders = new Map<string, Device>();
   asked = new Set<Question>();
 
   constructor(readonly job: Job) {
     this.devices = new Map(job.devices.map((device) => [device.id, { device, questions: questionsOf(device) }]));
     this.cables = new Map(
-      job.cables.flatMap((cable) => [[cableQuestion(cable.from), cable] as const, [cableQuestion(cable.to), cable] as const]),
+      // Through a cable that was found in two outputs or two inputs nothing goes.
+      job.cables
+        .filter(({ miswired }) => !miswired)
+        .flatMap((cable) => [[cableQuestion(cable.from), cable] as const, [cableQuestion(cable.to), cable] as const]),
     );
   }
 
@@ -104,9 +115,27 @@ class ShelfRig implements Rig {
   }
 
   device(id: string): Device | undefined {
+    const device = this.atWill(id);
+    return device?.decodes?.some(({ opens }) => opens?.length) ? this.withOpenDecoders(device) : device;
+  }
+
+  atWill(id: string): Device | undefined {
     const found = this.shelf.devices.get(id);
     this.shelf.asked.add(found?.questions.about ?? deviceQuestion(id));
     return found?.device;
+  }
+
+  /** The same object for the same open decoders, so that what is remembered of a device holds. */
+  private withOpenDecoders(device: Device): Device {
+    const gates = (device.decodes ?? []).map(({ opens }) => gateOf(this, device, opens ?? []));
+    const isUnsure = gates.some(({ fact }) => fact !== null);
+    const key = `${device.id} ${isUnsure ? "unsure" : gates.map(({ reason }) => Number(reason === null)).join("")}`;
+    const known = this.shelf.withDecoders.get(key);
+    if (known) return known;
+    const open = (device.decodes ?? []).filter((_row, index) => gates[index]?.reason === null);
+    const made = { ...device, decodes: isUnsure ? null : open };
+    this.shelf.withDecoders.set(key, made);
+    return made;
   }
 
   port({ device, port }: CableEnd): Port | undefined {

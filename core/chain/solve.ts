@@ -53,7 +53,7 @@ export function arrivalsOnly(
   const system = chosenSoundSystem(job);
   const { answer, asked } = rig.traced(() =>
     contentsOf(job.devices.filter(({ id }) => id === player)).flatMap(({ device, source, content }) =>
-      arrivalsOfContent(rig, device, source, content, system, "arrivals-only"),
+      arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system, "arrivals-only"),
     ),
   );
   return { rows: answer, asked: new Set([deviceQuestion(player), ...(system ? [deviceQuestion(system.id)] : []), ...asked]) };
@@ -74,7 +74,7 @@ const contentsOf = (devices: readonly Device[]) =>
 const unitKey = (device: Device, source: Source, content: Content): string => `${device.id}/${source.id}/${content.id}`;
 
 function solveUnit(rig: Rig, device: Device, source: Source, content: Content, system: Device | undefined): SolvedUnit {
-  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, device, source, content, system));
+  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system));
   const questions = new Set([...asked, deviceQuestion(device.id), ...(system ? [deviceQuestion(system.id)] : [])]);
   return { key: unitKey(device, source, content), rows: answer, asked: questions };
 }

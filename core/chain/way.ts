@@ -1,7 +1,7 @@
 import type { Device, SoundRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 import type { Reason } from "./reason";
-import { endKey, type Rig } from "./rig";
+import { endKey, isAt, type Rig } from "./rig";
 
 /** One step of a way from a source to the speakers. */
 export type Step =
@@ -91,9 +91,8 @@ function routedSteps(device: Device, from: string): readonly Extract<InnerStep, 
 /** The cable that leaves a socket: forward from an output, back along an HDMI cable from an input. */
 function linkFrom(rig: Rig, exit: CableEnd): Extract<Step, { kind: "link" }> | null {
   const cable = rig.cableAt(exit);
-  const port = rig.port(exit);
-  if (!cable || !port) return null;
-  return port.direction === "out"
+  if (!cable || !rig.port(exit)) return null;
+  return isAt(cable.from, exit)
     ? { kind: "link", cable, transport: "forward", from: cable.from, to: cable.to }
     : { kind: "link", cable, transport: "return", from: cable.to, to: cable.from };
 }

@@ -40,7 +40,7 @@ const isMat = ({ coding }: Content["tracks"][number]) => coding === "mat";
 
 function refusalsOf(rig: Rig, followed: Followed, content: Content, system: Device, forms: readonly Stream[]): readonly Loss[] {
   const refused = forms.flatMap((form) => {
-    const loss = firstRefusal(rig, followed, form, content);
+    const loss = decoderShut(rig, followed, form, system) ?? firstRefusal(rig, followed, form, content);
     return loss ? [{ form, loss }] : [];
   });
   // Of forms that would be equally good, the one that a switch, a wire or a list keeps back is named before one that a device cannot do at all.
@@ -69,6 +69,14 @@ function prefers({ way, leaves }: Followed, better: readonly Stream[]): readonly
         },
       ]
     : [];
+}
+
+/** A decoder for the form exists, but a setting or a missing module keeps it shut. */
+function decoderShut(rig: Rig, followed: Followed, form: Stream, system: Device): Loss | null {
+  const rows = (system.decodes ?? []).filter(({ coding, objects }) => coding === form.coding && (form.objects === "none" || objects));
+  const shut = rows.map(({ opens }) => gateOf(rig, system, opens ?? []).reason);
+  const [reason] = shut;
+  return reason && shut.every((one) => one !== null) ? { reason, hop: followed.hops.length - 1, scope: "path" } : null;
 }
 
 function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Content): Loss | null {

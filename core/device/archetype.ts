@@ -32,6 +32,14 @@ export const choice = (key: SettingKey, options: readonly string[], found: strin
   found,
 });
 
+/** A sound delay to set, from nothing to `mostMs` in steps. */
+export const soundDelay = (stepMs: number, mostMs: number): SettingInput =>
+  choice(
+    "sound-delay",
+    Array.from({ length: Math.floor(mostMs / stepMs) + 1 }, (_, index) => String(index * stepMs)),
+    "0",
+  );
+
 type SettingInput = NonNullable<DeviceInput["settings"]>[number];
 export type RouteInput = NonNullable<DeviceInput["routes"]>[number];
 export type ConditionInput = Extract<NonNullable<RouteInput["opens"]>, { setting: string } | { either: unknown }>;

@@ -120,7 +120,7 @@ describe("players", () => {
   });
   test("the stick is wide and HD", () => expect(of("stick-hd").ports[0]).toMatchObject({ plug: "wide", hdcp: "1.4" }));
   test("one set-top box drifts with Dolby Digital, the other does not", () => {
-    expect(of("set-top-box-drift").habits).toEqual([{ habit: "drifts", codings: ["ac3"] }]);
+    expect(of("set-top-box-drift").habits).toEqual([{ habit: "drifts", codings: ["ac3"], amountMs: 120, afterMinutes: 30 }]);
     expect(of("set-top-box").habits).toEqual([]);
   });
   test("the computer's headphone format is not objects: its route renders two channels", () => {

@@ -37,6 +37,13 @@ const Conditions = z
   .default(null)
   .transform((given): Condition[] => (given === null ? [] : Array.isArray(given) ? given : [given]));
 
+/** A coding that a device turns into LPCM or plays. */
+export const Decoder = SoundDescriptor.extend({
+  /** It exists only while these hold: a setting, or a module that must be fitted; left out: always. */
+  opens: Conditions.optional(),
+});
+export type Decoder = z.infer<typeof Decoder>;
+
 const socket = { id: Slug, label: z.string().min(1).max(40), direction: z.enum(["in", "out"]) };
 
 /** `direction` is that of the picture: the marked return socket of a TV is an input, that of a bar an output. */
@@ -52,6 +59,8 @@ export const HdmiPort = z.strictObject({
   returns: z.enum(["none", "arc", "earc"]).nullable(),
   /** What must hold before its return works at all: a box's button, or a menu item that ties ARC to CEC. */
   returnOpens: Conditions,
+  /** While these hold, this output plays the screen's part and sends sound out, as a box's socket that can be HDMI out or sound out; empty: never. */
+  turnsWhen: Conditions,
   /** A plug that is part of the device, as on a stick; a wide one covers the sockets beside it. */
   plug: z.enum(["slim", "wide"]).nullable().default(null),
 });
@@ -62,6 +71,8 @@ export const BluetoothPort = z.strictObject({
   connector: z.literal("bluetooth"),
   /** It has a low-delay codec; null where nobody knows. */
   lowDelay: z.boolean().nullable().default(false),
+  /** How late it was seen to play or send over Bluetooth; null: as the codec has it. */
+  delayMs: z.number().min(0).max(2000).nullable().default(null),
 });
 export const Port = z.discriminatedUnion("connector", [
   HdmiPort,
@@ -90,7 +101,7 @@ export type Source = z.infer<typeof Source>;
 
 export const Setting = z.strictObject({
   key: z.enum(SETTING_KEYS),
-  options: z.array(z.string().min(1).max(40)).min(1).max(12),
+  options: z.array(z.string().min(1).max(40)).min(1).max(64),
   /** As it stood when the installer came; null where nobody looked. */
   found: z.string().nullable(),
   /** As planned; null: leave as found. */
@@ -145,6 +156,8 @@ export const PictureRoute = z.strictObject({
   gaming: z.boolean().default(true),
   /** Each output gets a picture that its own screen can show; without it all get what the least of them can. */
   scaler: z.boolean().default(false),
+  /** The player sees the picture list of the screen at this output alone; null: what all screens behind it can show. */
+  copies: Slug.nullable().default(null),
   /** It makes this timing of whatever comes in: a converter gives a timing, not the detail. */
   makes: z.enum(PICTURE_MODES).nullable().default(null),
   delayMs,
@@ -185,6 +198,11 @@ export const Speakers = z.strictObject({
   heights: z.number().int().min(0).max(6).default(0),
   /** From the last wire to the air: decoding and processing. */
   delayMs: z.number().min(0).max(2000).nullable().default(null),
+  /** Units that play later than the others by so much, as wireless ones may. */
+  later: z
+    .array(z.strictObject({ units: z.string().min(1).max(80), byMs: z.number().positive().max(500) }))
+    .max(16)
+    .default([]),
 });
 export type Speakers = z.infer<typeof Speakers>;
 
@@ -195,6 +213,8 @@ export const Display = z.strictObject({
   gaming: z.boolean().default(false),
   delayMs: z.number().min(0).max(2000).nullable(),
   gameDelayMs: z.number().min(0).max(2000).nullable(),
+  /** In its film mode; null: as in its standard mode. */
+  filmDelayMs: z.number().min(0).max(2000).nullable().default(null),
 });
 export type Display = z.infer<typeof Display>;
 
@@ -203,7 +223,15 @@ export const ROLES = ["player", "box", "screen", "sound"] as const;
 /** What a device is known for, beside what it can do. */
 export const Habit = z.discriminatedUnion("habit", [
   /** Its bitstream slips out of step after a while. */
-  z.strictObject({ habit: z.literal("drifts"), codings: z.array(z.enum(CODING_IDS)).min(1) }),
+  z.strictObject({
+    habit: z.literal("drifts"),
+    codings: z.array(z.enum(CODING_IDS)).min(1),
+    /** How far it was seen to slip, positive for sound late, and after how many minutes; null: not measured. */
+    amountMs: z.number().min(-5000).max(5000).nullable().default(null),
+    afterMinutes: z.number().positive().max(1440).nullable().default(null),
+  }),
+  /** Where HDCP is too old on the way it shows nothing, instead of stepping down to 1080p. */
+  z.strictObject({ habit: z.literal("blanks-without-hdcp") }),
   /** It shows its old list until it is plugged anew or switched off and on. */
   z.strictObject({ habit: z.literal("keeps-old-edid") }),
   /** It shows no list while the screen sleeps. */
@@ -229,7 +257,7 @@ export const Device = z.strictObject({
   ports: z.array(Port).max(32).default([]),
   sources: z.array(Source).max(8).default([]),
   /** The codings it can turn into LPCM or play itself; null where nobody knows. */
-  decodes: z.array(SoundDescriptor).nullable().default([]),
+  decodes: z.array(Decoder).nullable().default([]),
   speakers: Speakers.nullable().default(null),
   display: Display.nullable().default(null),
   routes: z.array(Route).max(48).default([]),
@@ -246,6 +274,8 @@ export const Device = z.strictObject({
     .max(16)
     .default([]),
   note: z.string().max(4000).default(""),
+  /** The sound system that its sound is meant for, where a room has several; null: that of the brief. */
+  heardFrom: Slug.nullable().default(null),
   /** The room or place of a room where it stands; null: not noted. */
   room: Slug.nullable().default(null),
   /** Its two ends stand apart and are joined through the air, so that its cables stay each within a room. */

@@ -3,6 +3,8 @@ export { Content, type PictureWish, type Track } from "./content";
 export { CONTENT_CATALOGUE, findContent } from "./content-catalogue";
 export { Control, INFRARED, MOST_WAKE_MS, QUIRKS, type Infrared, type Quirk } from "./control";
 export {
+  BluetoothPort,
+  Decoder,
   Device,
   HDR_FORMATS,
   HdmiPort,

@@ -122,6 +122,26 @@ export const CABLE_CLASSES = [
     source: "active optical HDMI: four fibres for the picture, the rest in thin copper or left out; one way only",
   },
   {
+    id: "hybrid-optical-hdmi-earc",
+    name: "hybrid optical HDMI with eARC wires",
+    ends: ["hdmi", "hdmi"],
+    pictureGbps: gigabitsPerSecond(48),
+    assures: "earc",
+    passive: false,
+    certainM: metres(30),
+    source: "active optical HDMI made with the return pair in copper, which is certain over shorter runs than the fibres; one way only",
+  },
+  {
+    id: "active-hdmi",
+    name: "active copper HDMI",
+    ends: ["hdmi", "hdmi"],
+    pictureGbps: gigabitsPerSecond(18),
+    assures: "arc",
+    passive: false,
+    certainM: metres(15),
+    source: "HDMI 2.0 active cable test: a chip in the far plug restores the signal; one way only",
+  },
+  {
     id: "coaxial",
     name: "coaxial lead, 75 Ω",
     ends: ["coaxial", "coaxial"],
@@ -219,6 +239,13 @@ export function cableJoins(id: CableClass, a: Connector, b: Connector): boolean 
   const [one, other] = cableClassFact(id).ends;
   return (one === a && other === b) || (one === b && other === a);
 }
+
+/** Cables with electronics in their plugs: they work one way round only. */
+export const ONE_WAY_CLASSES: ReadonlySet<CableClass> = new Set<CableClass>([
+  "hybrid-optical-hdmi",
+  "hybrid-optical-hdmi-earc",
+  "active-hdmi",
+]);
 
 /** The classes that join two kinds of socket, the one an installer takes first at the front. */
 export const classesJoining = (a: Connector, b: Connector): readonly CableClass[] => CABLE_CLASS_IDS.filter((id) => cableJoins(id, a, b));

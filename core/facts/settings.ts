@@ -5,6 +5,8 @@ interface SettingFact {
   /** Where to look, in general terms; every maker words its menus in its own way. */
   readonly lookIn: string;
   readonly options: readonly { readonly value: string; readonly label: string }[];
+  /** What its values may be beside those: sockets of the device by id, or whole milliseconds. */
+  readonly also?: "sockets" | "milliseconds";
 }
 
 const ON_OFF = [
@@ -118,6 +120,7 @@ export const SETTINGS = [
     name: "Chosen input",
     lookIn: "the selector on the box",
     options: [{ value: "follows", label: "the one in use" }],
+    also: "sockets",
   },
   {
     key: "sound-follows",
@@ -168,6 +171,67 @@ export const SETTINGS = [
     ],
   },
   { key: "bluetooth", name: "Bluetooth", lookIn: "sound output or remotes and accessories, then Bluetooth", options: ON_OFF },
+  {
+    key: "mute",
+    name: "Mute",
+    lookIn: "the remote; many displays show it for a moment only",
+    options: [
+      { value: "off", label: "off" },
+      { value: "on", label: "on" },
+    ],
+  },
+  {
+    key: "volume-level",
+    name: "Volume",
+    lookIn: "the remote or the knob",
+    options: [
+      { value: "usual", label: "a usual level" },
+      { value: "zero", label: "nothing" },
+    ],
+  },
+  {
+    key: "input-sound",
+    name: "Sound of the HDMI inputs",
+    lookIn: "sound or HDMI setup, then audio input for each socket",
+    options: [{ value: "on", label: "on at all of them" }],
+    also: "sockets",
+  },
+  {
+    key: "socket-mode",
+    name: "The turning HDMI socket works as",
+    lookIn: "the small switch beside the socket, or the box's web page",
+    options: [
+      { value: "output", label: "HDMI output" },
+      { value: "return", label: "sound output to a return socket" },
+    ],
+  },
+  {
+    key: "sound-delay",
+    name: "Sound delay",
+    lookIn: "the sound system's remote or menu, lip sync or audio delay; often separate for each input",
+    options: [],
+    also: "milliseconds",
+  },
+  {
+    key: "picture-mode",
+    name: "Picture mode",
+    lookIn: "picture, then mode; game modes show the picture soonest",
+    options: [
+      { value: "auto", label: "as the content asks" },
+      { value: "standard", label: "standard" },
+      { value: "film", label: "film" },
+      { value: "game", label: "game" },
+    ],
+  },
+  {
+    key: "video-format",
+    name: "Picture format sent",
+    lookIn: "video output, then resolution or format",
+    options: [
+      { value: "auto", label: "auto" },
+      { value: "forced", label: "always as mastered" },
+    ],
+  },
   { key: "hdr", name: "HDR", lookIn: "picture or video output, then HDR", options: ON_OFF },
 ] as const satisfies readonly SettingFact[];
 
@@ -175,6 +239,24 @@ export type SettingKey = (typeof SETTINGS)[number]["key"];
 export const SETTING_KEYS = SETTINGS.map((row) => row.key) as [SettingKey, ...SettingKey[]];
 
 /** Settings that decide who wakes and who goes off, and nothing of sound or picture. */
+/** Whether a setting can have a value at a device with these sockets. */
+export function isSettingValue(key: SettingKey, value: string, sockets: readonly string[]): boolean {
+  const { options, also } = settingFact(key);
+  if (options.some((option) => option.value === value)) return true;
+  return also === "sockets" ? sockets.includes(value) : also === "milliseconds" && /^\d{1,4}$/.test(value);
+}
+
+/** Settings that only shift sound against picture. */
+export const DELAY_SETTINGS: ReadonlySet<SettingKey> = new Set<SettingKey>(["sound-delay"]);
+
+/** What a setting is put back to when it was found otherwise; its other values only make things worse. */
+export const USUAL_VALUES: Readonly<Partial<Record<SettingKey, string>>> = {
+  mute: "off",
+  "volume-level": "usual",
+  "input-sound": "on",
+  "video-format": "auto",
+};
+
 export const POWER_SETTINGS: ReadonlySet<SettingKey> = new Set<SettingKey>(["control-wakes", "control-obeys"]);
 
 export function settingFact(key: SettingKey): SettingFact {
@@ -183,6 +265,10 @@ export function settingFact(key: SettingKey): SettingFact {
   return row;
 }
 
-/** The word for a setting's value; the value itself when the table does not know it, as for the numbered inputs of a selector. */
-export const optionLabel = (key: SettingKey, value: string): string =>
-  settingFact(key).options.find((option) => option.value === value)?.label ?? value;
+/** The word for a setting's value; where the table does not know it, as for the numbered inputs of a selector, the value itself. */
+export function optionLabel(key: SettingKey, value: string): string {
+  const known = settingFact(key).options.find((option) => option.value === value)?.label;
+  if (known !== undefined) return known;
+  if (key === "sound-delay") return `${value}\u2009ms`;
+  return key === "input-sound" ? `off at ${value}` : value;
+}

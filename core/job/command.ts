@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { BED_IDS, SETTING_KEYS } from "@/core/facts";
-import { Content, Device, HdmiPort, Slug, Source } from "@/core/device";
+import { BluetoothPort, Content, Device, HdmiPort, Slug, Source } from "@/core/device";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
 import { Cable, Job, Snapshot } from "./job";
@@ -18,6 +18,7 @@ const cableFields = z.strictObject({
   class: Cable.shape.class,
   lengthM: Cable.shape.lengthM,
   direction: Cable.shape.direction.unwrap(),
+  backwards: Cable.shape.backwards.unwrap(),
   returnWires: Cable.shape.returnWires,
   controlWire: Cable.shape.controlWire.unwrap(),
   label: Cable.shape.label.unwrap(),
@@ -54,6 +55,7 @@ const deviceFields = z.strictObject({
   control: Device.shape.control.unwrap(),
   habits: Device.shape.habits.unwrap(),
   volume: Device.shape.volume.unwrap(),
+  heardFrom: Device.shape.heardFrom.unwrap(),
   room: Device.shape.room.unwrap(),
   supply: Device.shape.supply.unwrap(),
   edid: Device.shape.edid.unwrap(),
@@ -65,6 +67,7 @@ const portFields = z.strictObject({
   hdcp: HdmiPort.shape.hdcp,
   returns: HdmiPort.shape.returns,
   lowDelay: z.boolean().nullable(),
+  delayMs: BluetoothPort.shape.delayMs.unwrap(),
 });
 
 /** The edits that stand alone. */

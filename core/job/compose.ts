@@ -1,4 +1,4 @@
-import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
+import { cableClassFact, classesJoining, ONE_WAY_CLASSES, type CableClass } from "@/core/facts";
 import type { Device, Port } from "@/core/device";
 import type { Command, SingleCommand } from "./command";
 import { cableAt, findDevice, findPort, freeId, sameEnd } from "./find";
@@ -27,7 +27,9 @@ export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableCl
     to,
     class: cableClass,
     lengthM: cableClass === "direct-plug" ? 0.1 : (runBetween(job, from.device, to.device)?.lengthM ?? USUAL_M),
-    direction: cableClass === "hybrid-optical-hdmi" ? "one-way" : "either",
+    direction: ONE_WAY_CLASSES.has(cableClass) ? "one-way" : "either",
+    backwards: false,
+    miswired: false,
     returnWires: cableClassFact(cableClass).assures,
     controlWire: true,
     label: "",

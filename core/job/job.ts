@@ -17,6 +17,10 @@ export const Cable = z.strictObject({
   lengthM: z.number().positive().max(1000),
   /** one-way: an active or optical cable that works in one direction only. */
   direction: z.enum(["either", "one-way"]).default("either"),
+  /** A one-way cable that lies the wrong way round. */
+  backwards: z.boolean().default(false),
+  /** It was found with both plugs in outputs, or both in inputs: a fact to record and to cure; nothing goes through it. */
+  miswired: z.boolean().default(false),
   /** The return conductors that are really there; null where nobody knows. */
   returnWires: z.enum(["none", "arc", "earc"]).nullable(),
   /** The wire of HDMI control (pin 13) runs through; false for a lead or adapter made without it. */

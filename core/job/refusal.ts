@@ -32,4 +32,6 @@ export type Refusal =
   | { readonly code: "neighbour-covered"; readonly end: CableEnd; readonly by: string }
   | { readonly code: "both-outputs"; readonly end: CableEnd }
   | { readonly code: "both-inputs"; readonly end: CableEnd }
+  /** A cable is marked as found in two sockets of one direction, and is not. */
+  | { readonly code: "not-miswired"; readonly cable: string }
   | { readonly code: "cable-loop"; readonly devices: readonly string[] };

@@ -1,4 +1,5 @@
 import { cableJoins, classesJoining } from "@/core/facts";
+import type { Port } from "@/core/device";
 import { cableAt, findDevice, findPort } from "./find";
 import type { Cable, CableEnd, Job } from "./job";
 import { loopThrough } from "./loop-through";
@@ -21,7 +22,8 @@ export function whyNotPlug(job: Job, a: CableEnd, b: CableEnd, ignoring?: string
   if (a.device === b.device) return { code: "same-device", device: a.device };
   if (classesJoining(held.connector, socket.connector).length === 0)
     return { code: "plug-does-not-fit", plug: held.connector, socket: socket.connector, end: b };
-  if (held.direction === socket.direction) return { code: held.direction === "out" ? "both-outputs" : "both-inputs", end: b };
+  if (held.direction === socket.direction && !(isTurning(held) || isTurning(socket)))
+    return { code: held.direction === "out" ? "both-outputs" : "both-inputs", end: b };
   for (const end of [a, b]) {
     const taken = cableAt(rest, end);
     if (taken) return { code: "socket-taken", end, by: taken.id };
@@ -61,16 +63,24 @@ function coveredNeighbour(job: Job, cable: Cable): { end: CableEnd; by: string }
   return end ? { end, by: cable.from.device } : null;
 }
 
-/** The two ends with the output first. */
+/** A socket that can play the screen's part: an output that takes a sound system's return plug. */
+const isTurning = (port: Port): boolean => port.connector === "hdmi" && port.turnsWhen.length > 0;
+
+/** The two ends with the output first; of two outputs the one that can turn stands for the input. */
 export function inSignalOrder(job: Job, a: CableEnd, b: CableEnd): { from: CableEnd; to: CableEnd } {
+  const [one, other] = [findPort(job, a), findPort(job, b)];
+  if (one && other && one.direction === other.direction) return isTurning(one) ? { from: b, to: a } : { from: a, to: b };
   return findPort(job, a)?.direction === "out" ? { from: a, to: b } : { from: b, to: a };
 }
+
+const isMiswiring = ({ code }: Refusal): boolean => code === "both-outputs" || code === "both-inputs";
 
 /** Why a whole cable may not lie where it says, or null when it may. */
 export function whyNotCable(job: Job, cable: Cable): Refusal | null {
   if (job.cables.some((other) => other.id === cable.id)) return { code: "id-taken", id: cable.id };
   const refusal = whyNotPlug(job, cable.from, cable.to);
-  if (refusal) return refusal;
+  if (refusal && !(cable.miswired && isMiswiring(refusal))) return refusal;
+  if (cable.miswired) return refusal ? null : { code: "not-miswired", cable: cable.id };
   const out = findPort(job, cable.from);
   if (out && out.direction !== "out") return { code: "both-inputs", end: cable.from };
   const into = findPort(job, cable.to);

@@ -1,4 +1,4 @@
 export { activeRate, frlPayload, linkNeed, whetherFits, type LinkNeed } from "./link-need";
 export { tmdsRate, type Chroma, type Depth, type Picture } from "./picture";
 export type { PictureLimit, PictureLoss } from "./picture-limit";
-export { settlePicture } from "./settle-picture";
+export { isSameForm, settlePicture, type PlayerManners, type SettledPicture } from "./settle-picture";

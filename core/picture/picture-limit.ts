@@ -29,7 +29,15 @@ export type PictureLimit =
 
 /** Why the picture is not as mastered, or not assured. */
 export type PictureLoss =
-  | { readonly code: "picture-hdcp"; readonly device: string; readonly port: string; readonly need: string; readonly have: string }
+  | {
+      readonly code: "picture-hdcp";
+      readonly device: string;
+      readonly port: string;
+      readonly need: string;
+      readonly have: string;
+      /** What the player does then. */
+      readonly then: "drops" | "black";
+    }
   | { readonly code: "picture-rate"; readonly at: PictureLimit; readonly need: number; readonly have: number; readonly unit: "Gb/s" }
   | { readonly code: "picture-mode"; readonly device: string; readonly need: PictureMode; readonly have: PictureMode }
   | { readonly code: "picture-hdr"; readonly device: string; readonly need: string }
@@ -41,6 +49,9 @@ export type PictureLoss =
   | { readonly code: "picture-shut"; readonly device: string; readonly setting: SettingKey; readonly value: string }
   | { readonly code: "picture-setting-unknown"; readonly device: string; readonly setting: SettingKey }
   | { readonly code: "picture-plug"; readonly device: string; readonly port: string }
+  | { readonly code: "picture-backwards"; readonly cable: string }
+  /** The player is set to send one format, whatever the way carries. */
+  | { readonly code: "picture-forced"; readonly device: string }
   /** No cable and no inner way leads the picture from this device to a screen. */
   | { readonly code: "picture-no-way"; readonly device: string }
   /** Nobody has noted what this screen shows. */

@@ -48,7 +48,14 @@ describe("fixed-rate links, worked by hand", () => {
 });
 
 const wish = { mode: "3840x2160@60", depth: 12, chroma: "422", hdr: "hdr10", protected: true, gaming: false } as const;
-const display = { maxMode: "3840x2160@60" as const, hdr: ["hdr10" as const], gaming: false, delayMs: 50, gameDelayMs: 15 };
+const display = {
+  maxMode: "3840x2160@60" as const,
+  hdr: ["hdr10" as const],
+  gaming: false,
+  delayMs: 50,
+  gameDelayMs: 15,
+  filmDelayMs: null,
+};
 const socket = (gbps: number | null, hdcp: "1.4" | "2.2" | null): PictureLimit => ({
   kind: "socket",
   device: "box",
@@ -115,7 +122,7 @@ describe("what becomes of a picture", () => {
       "tv",
     );
     expect(picture).toBeNull();
-    expect(losses).toEqual([{ code: "picture-hdcp", device: "box", port: "in", need: "1.4", have: "none" }]);
+    expect(losses).toEqual([{ code: "picture-hdcp", device: "box", port: "in", need: "1.4", have: "none", then: "black" }]);
   });
 
   test("copper is certain by the rate it carries: 6 m are enough for 1080p and too long for 17.82 Gb/s", () => {

@@ -5,6 +5,17 @@ import { inHd, lowerModes } from "./lower-modes";
 import { hdcpAtLeast, olderHdcp, tmdsRate, type Hdcp, type Picture } from "./picture";
 import type { PictureLimit, PictureLoss } from "./picture-limit";
 
+type Form = Pick<Picture, "mode" | "depth" | "chroma">;
+
+/** What a player does when its picture does not fit. */
+export interface PlayerManners {
+  /** It shows nothing where HDCP is too old, instead of stepping down. */
+  readonly blanks: boolean;
+  /** The player, where it is set to send one format whatever fits; null: it steps down. */
+  readonly forced: string | null;
+}
+const OBLIGING: PlayerManners = { blanks: false, forced: null };
+
 export interface SettledPicture {
   /** Null: black. */
   readonly picture: Picture | null;
@@ -21,9 +32,10 @@ export function settlePicture(
   limits: readonly PictureLimit[],
   display: NonNullable<Device["display"]>,
   screen: string,
+  manners: PlayerManners = OBLIGING,
 ): SettledPicture {
   const losses: PictureLoss[] = gaps(limits);
-  const protection = settleHdcp(wish, limits);
+  const protection = settleHdcp(wish, limits, manners.blanks);
   losses.push(...protection.losses);
   if (protection.mode === null) return { picture: null, losses };
   const shown = settleMode(protection.mode, limits, display, screen);
@@ -40,11 +52,16 @@ export function settlePicture(
   };
   const { picture, loss } = settleRate(wished, limits);
   if (loss) losses.push(loss);
+  if (manners.forced !== null && !isSameForm(picture, wish))
+    return { picture: null, losses: [...losses, { code: "picture-forced", device: manners.forced }] };
   losses.push(...lengths(picture, limits));
   const dynamic = settleHdr(picture, wish, limits, display, screen);
   losses.push(...dynamic.losses);
   return { picture: dynamic.picture, losses };
 }
+
+/** Whether two pictures are the same on the wire. */
+export const isSameForm = (a: Form, b: Form): boolean => a.mode === b.mode && a.depth === b.depth && a.chroma === b.chroma;
 
 const gaps = (limits: readonly PictureLimit[]): PictureLoss[] =>
   limits.flatMap((limit): PictureLoss[] =>
@@ -67,6 +84,7 @@ function lengths(picture: Picture, limits: readonly PictureLimit[]): PictureLoss
 function settleHdcp(
   wish: PictureWish,
   limits: readonly PictureLimit[],
+  blanks: boolean,
 ): { mode: PictureMode | null; hdcp: Hdcp; losses: readonly PictureLoss[] } {
   const losses: PictureLoss[] = [];
   let mode: PictureMode | null = wish.mode;
@@ -74,15 +92,17 @@ function settleHdcp(
   for (const limit of limits) {
     if (limit.kind !== "socket") continue;
     const { device, port } = limit;
-    const have = limit.hdcp ?? "none";
+    const have = limit.hdcp;
+    // What nobody has noted is told as a gap, and no loss is made of it.
+    if (have === null) continue;
     hdcp = olderHdcp(hdcp, have);
     if (!wish.protected || mode === null) continue;
-    if (limit.hdcp === "none") {
-      losses.push({ code: "picture-hdcp", device, port, need: "1.4", have });
+    if (have === "none") {
+      losses.push({ code: "picture-hdcp", device, port, need: "1.4", have, then: "black" });
       mode = null;
     } else if (timingFact(mode).height > 1080 && !hdcpAtLeast(have, "2.2")) {
-      losses.push({ code: "picture-hdcp", device, port, need: "2.2", have });
-      mode = inHd(mode);
+      losses.push({ code: "picture-hdcp", device, port, need: "2.2", have, then: blanks ? "black" : "drops" });
+      mode = blanks ? null : inHd(mode);
     }
   }
   return { mode, hdcp, losses };

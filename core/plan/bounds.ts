@@ -79,7 +79,7 @@ function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
           `${device.id}/${source.id}/${content.id}`,
           Math.max(
             0,
-            ...systemsFor(job, content).map((system) => {
+            ...systemsFor(job, device, content).map((system) => {
               const stream = optimisticBest(rig, { player: device, source: source.id, content, system, freedom });
               return wishedScore(job, scoreStream(stream, content, system));
             }),
@@ -89,9 +89,9 @@ function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
 }
 
 /** The systems a content could be meant for: which screen it then shows on is not known, so each counts. */
-function systemsFor(job: Job, content: Content): readonly Device[] {
+function systemsFor(job: Job, player: Device, content: Content): readonly Device[] {
   const system = chosenSoundSystem(job);
-  const meant = job.devices.map((screen) => systemOf(job, content, screen.display ? screen : undefined, system));
+  const meant = job.devices.map((screen) => systemOf(job, player, content, screen.display ? screen : undefined, system));
   return [...new Set(meant)].flatMap((device) => device ?? []);
 }
 

@@ -10,7 +10,9 @@ export function cautionSentence(job: Job, caution: Caution): string {
   const name = "device" in caution ? deviceName(job, caution.device) : "";
   switch (caution.code) {
     case "drift":
-      return `${codingName(caution.coding)} from ${name} tends to slip out of step after a while. PCM at ${name} cures it, and costs every channel beyond what PCM carries there.`;
+      return `${codingName(caution.coding)} from ${name} tends to slip out of step${driftWords(caution)}. PCM at ${name} cures it, and costs every channel beyond what PCM carries there.`;
+    case "units-apart":
+      return `${upperFirst(caution.units)} of ${name} play ${caution.byMs}\u2009ms after its other speakers; delay those by as much where its menu allows.`;
     case "keeps-old-edid":
       return `What ${name} lists has changed since it was found, and it shows the old list until it is plugged anew or switched off and on.`;
     case "two-volumes":
@@ -32,7 +34,13 @@ export function cautionSentence(job: Job, caution: Caution): string {
   }
 }
 
-/** What moves the loudness: "The screen's remote moves the volume at Bar." */
+function driftWords({ amountMs, afterMinutes }: Extract<Caution, { code: "drift" }>): string {
+  const after = afterMinutes === null ? " after a while" : ` after about ${afterMinutes} minutes`;
+  if (amountMs === null) return after;
+  return `${after}, by ${Math.abs(amountMs)}\u2009ms, sound ${amountMs < 0 ? "early" : "late"}`;
+}
+
+/** What moves the volume: "The screen's remote moves the volume at Bar." */
 export function volumeSentence(job: Job, volume: Volume): string {
   switch (volume.by) {
     case "screen-remote":

@@ -34,9 +34,11 @@ export function pictureWords(picture: Picture): string {
 export function pictureLossSentence(job: Job, loss: PictureLoss): string {
   switch (loss.code) {
     case "picture-hdcp":
-      return loss.need === "1.4"
-        ? `${socketName(job, loss)} has no HDCP, so anything protected stays black.`
-        : `${socketName(job, loss)} has HDCP ${loss.have}; protected 2160p needs ${loss.need} at every hop, so the player drops to 1080p.`;
+      return loss.then === "black" && loss.need !== "1.4"
+        ? `${socketName(job, loss)} has HDCP ${loss.have}; protected 2160p needs ${loss.need} at every hop, and this player then shows nothing.`
+        : loss.need === "1.4"
+          ? `${socketName(job, loss)} has no HDCP, so anything protected stays black.`
+          : `${socketName(job, loss)} has HDCP ${loss.have}; protected 2160p needs ${loss.need} at every hop, so the player drops to 1080p.`;
     case "picture-rate":
       return `${limitName(job, loss.at)} carries ${formatGigabits(loss.have)}; the picture as mastered needs ${formatGigabits(loss.need)}.`;
     case "picture-mode":
@@ -59,6 +61,10 @@ export function pictureLossSentence(job: Job, loss: PictureLoss): string {
       return `Nobody has noted how “${settingFact(loss.setting).name}” is set at ${deviceName(job, loss.device)}, so the picture is not guaranteed.`;
     case "picture-plug":
       return `The plug in ${socketName(job, loss)} takes the picture away here.`;
+    case "picture-backwards":
+      return `${upperFirst(cableName(job, loss.cable))} works one way only and lies the wrong way round: turn it.`;
+    case "picture-forced":
+      return `${deviceName(job, loss.device)} is set to send always the format as mastered, and that does not fit here.`;
     case "picture-no-way":
       return `The picture gets as far as ${deviceName(job, loss.device)}; no cable takes it on to a screen.`;
     case "picture-no-display":

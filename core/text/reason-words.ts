@@ -122,6 +122,10 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return `No cable is plugged into ${name(reason.device)}.`;
     case "no-way":
       return `Sound gets as far as ${name(reason.device)}; nothing joins it to ${name(reason.to)}.`;
+    case "cable-backwards":
+      return `${upperFirst(cableName(job, reason.cable))} works one way only and lies the wrong way round: turn it.`;
+    case "miswired":
+      return `${upperFirst(cableName(job, reason.cable))} is plugged into two ${reason.direction === "out" ? "outputs" : "inputs"}: move one end to an ${reason.direction === "out" ? "input" : "output"}.`;
     case "no-sound-system":
       return "This job has no device with speakers yet.";
     case "unknown-fact":
@@ -190,6 +194,10 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return "not plugged in";
     case "no-way":
       return `nothing joins ${deviceName(job, reason.device)} to ${deviceName(job, reason.to)}`;
+    case "cable-backwards":
+      return "cable lies backwards";
+    case "miswired":
+      return reason.direction === "out" ? "plugged into two outputs" : "plugged into two inputs";
     case "no-sound-system":
       return "no sound system";
     case "unknown-fact":

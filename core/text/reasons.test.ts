@@ -90,10 +90,13 @@ test("where only another device helps, that is said; where a change does, the ch
 describe("every loss of a picture is told in a sentence", () => {
   const cases: readonly (readonly [PictureLoss, string])[] = [
     [
-      { code: "picture-hdcp", ...port, need: "2.2", have: "1.4" },
+      { code: "picture-hdcp", ...port, need: "2.2", have: "1.4", then: "drops" },
       "Matrix “OUT A” has HDCP 1.4; protected 2160p needs 2.2 at every hop, so the player drops to 1080p.",
     ],
-    [{ code: "picture-hdcp", ...port, need: "1.4", have: "none" }, "Matrix “OUT A” has no HDCP, so anything protected stays black."],
+    [
+      { code: "picture-hdcp", ...port, need: "1.4", have: "none", then: "black" },
+      "Matrix “OUT A” has no HDCP, so anything protected stays black.",
+    ],
     [
       { code: "picture-rate", at: { kind: "socket", ...port, gbps: 9, hdcp: "2.2", standard: true }, need: 17.82, have: 9, unit: "Gb/s" },
       "Matrix “OUT A”, in its standard picture mode, carries 9.0\u2009Gb/s; the picture as mastered needs 17.82\u2009Gb/s.",
@@ -130,7 +133,7 @@ describe("every loss of a picture is told in a sentence", () => {
 });
 
 describe("what is to be minded carries its cure and the price of it", () => {
-  const drift: Caution = { code: "drift", device: "disc", coding: "ac3" };
+  const drift: Caution = { code: "drift", device: "disc", coding: "ac3", amountMs: null, afterMinutes: null };
   const long: Caution = { code: "lead-long", cable: "receiver-matrix", need: 12, have: 5, unit: "m" };
   test("drift", () => {
     expect(cautionSentence(hall, drift)).toContain("PCM at Disc player cures it, and costs every channel beyond what PCM carries there");

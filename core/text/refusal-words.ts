@@ -1,6 +1,6 @@
 import { cableClassFact, connectorName, settingFact } from "@/core/facts";
 import type { Breach, Job, JobTrouble, Refusal } from "@/core/job";
-import { cableName, deviceName, listed, roomName, socketName } from "./names";
+import { cableName, deviceName, listed, roomName, socketName, upperFirst } from "./names";
 
 /** Why an edit was not made, in one sentence. */
 export function refusalSentence(job: Job, refusal: Refusal): string {
@@ -53,6 +53,8 @@ export function refusalSentence(job: Job, refusal: Refusal): string {
       return "Both sockets are outputs; a cable joins an output to an input.";
     case "both-inputs":
       return "Both sockets are inputs; a cable joins an output to an input.";
+    case "not-miswired":
+      return `${upperFirst(cableName(job, refusal.cable))} is noted as found in two sockets of one direction, but joins an output to an input.`;
     case "cable-loop":
       return `The signal would run in a circle through ${listed(refusal.devices.map((id) => deviceName(job, id)))}.`;
   }
@@ -109,6 +111,9 @@ export function troubleSentence(trouble: JobTrouble): string {
 
 function breachSentence(breach: Breach): string {
   switch (breach.code) {
+    case "both-outputs":
+    case "both-inputs":
+      return `${refusalSentence(NOWHERE, breach)} If it was found plugged so, write "miswired": true at the cable.`;
     case "id-twice":
       return `expected a name of its own; “${breach.id}” is used twice.`;
     case "unknown-terminal":

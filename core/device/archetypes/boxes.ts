@@ -127,6 +127,34 @@ export const BOXES: readonly Archetype[] = [
     settings: [choice("sound-follows", ["lit", "output-a", "output-b"], "lit"), choice("arc-take", ["on", "off"], "off"), onOff("cec")],
   },
   {
+    archetype: "splitter-turning",
+    name: "Splitter",
+    summary: "One player to two screens, or by a switch to one screen and a bar's eARC socket; shows the player the list of OUT 1",
+    role: "box",
+    ports: [
+      hdmi("hdmi-in", "IN", "in"),
+      hdmi("out-1", "OUT 1", "out"),
+      hdmi("out-2", "OUT 2 / eARC", "out", { returns: "earc", turnsWhen: { setting: "socket-mode", value: "return" } }),
+    ],
+    routes: [
+      ...through(["hdmi-in"], ["out-1"]),
+      { kind: "sound", from: ["hdmi-in"], to: ["out-2"], passes: EVERYTHING, lpcm: "7.1", blind: true },
+      {
+        kind: "picture",
+        from: ["hdmi-in"],
+        to: ["out-1", "out-2"],
+        copies: "out-1",
+        opens: { setting: "socket-mode", value: "output" },
+      },
+    ],
+    presents: [
+      { rule: "copy", ports: ["hdmi-in"], when: { setting: "socket-mode", value: "return" }, of: "out-2" },
+      { rule: "copy", ports: ["hdmi-in"], of: "out-1" },
+    ],
+    settings: [choice("socket-mode", ["output", "return"], "output")],
+    speaksCec: false,
+  },
+  {
     archetype: "splitter-1x2",
     name: "Splitter",
     summary: "One player to two screens without a scaler: both get what the lesser can",

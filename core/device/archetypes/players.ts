@@ -1,4 +1,4 @@
-import { contents, DOLBY_OBJECTS, DTS_ALL, EVERYTHING, hdmi, numbered, onOff, sounds, type Archetype } from "../archetype";
+import { choice, contents, DOLBY_OBJECTS, DTS_ALL, EVERYTHING, hdmi, numbered, onOff, sounds, type Archetype } from "../archetype";
 import type { SoundDescriptor, SoundRouteInput } from "../device";
 
 interface Player {
@@ -14,6 +14,10 @@ interface Player {
   readonly lpcm: "2.0" | "5.1" | "7.1";
   readonly encodes?: readonly ("ac3" | "dts")[];
   readonly formats: readonly string[];
+  /** It plays the objects of Dolby Digital Plus out as MAT where that is listed. */
+  readonly wrapsObjects?: boolean;
+  /** Its picture can be set to one format whatever the screen shows. */
+  readonly canForce?: boolean;
   readonly optical?: boolean;
   /** A stick: its plug is part of it, and covers the sockets beside. */
   readonly plug?: "wide";
@@ -54,7 +58,7 @@ function player(spec: Player): Archetype {
     sources: [{ ...source, contents: contents(...spec.plays) }],
     decodes: spec.decodes,
     routes: [
-      { ...shared, to: ["hdmi-out"], passes: spec.emits, lpcm: spec.lpcm, pcm: spec.lpcm },
+      { ...shared, to: ["hdmi-out"], passes: spec.emits, lpcm: spec.lpcm, pcm: spec.lpcm, wrapsObjects: spec.wrapsObjects ?? false },
       ...(spec.optical ? [{ ...shared, to: ["optical-out"], passes: legacy } satisfies SoundRouteInput] : []),
       ...(inputs.length
         ? [{ kind: "sound", from: [...inputs], to: ["hdmi-out"], passes: EVERYTHING, lpcm: "7.1", blind: true } satisfies SoundRouteInput]
@@ -65,6 +69,7 @@ function player(spec: Player): Archetype {
     settings: [
       { key: "player-audio", options: [...spec.formats], found: "auto" },
       ...(spec.gbps >= 18 ? [onOff("hdr")] : []),
+      ...(spec.canForce ? [choice("video-format", ["auto", "forced"], "auto")] : []),
       onOff("cec"),
       onOff("control-wakes"),
       onOff("control-obeys"),
@@ -87,6 +92,36 @@ export const PLAYERS: readonly Archetype[] = [
     lpcm: "5.1",
     encodes: ["ac3"],
     formats: ["auto", "pcm", "stereo", "dolby-digital", "dolby-digital-plus"],
+  }),
+  player({
+    archetype: "streamer-mat",
+    name: "Streamer",
+    summary: "4K streamer that plays objects out as Dolby MAT where the far end lists it; its picture can be set to one format",
+    gbps: 18,
+    source: { id: "apps", name: "apps", kind: "media" },
+    plays: ["film-ddp-atmos", "music-lpcm"],
+    emits: sounds(["ac3", "5.1"], ["eac3", "7.1"], ["mat", "7.1", "objects"]),
+    decodes: sounds(["ac3", "5.1"], ["eac3", "7.1"], ["aac", "5.1"]),
+    lpcm: "7.1",
+    encodes: ["ac3"],
+    formats: ["auto", "pcm", "dolby-digital"],
+    wrapsObjects: true,
+    canForce: true,
+  }),
+  player({
+    archetype: "set-top-box-strict",
+    name: "Set-top box",
+    summary: "4K television box that shows nothing where HDCP is too old on the way, instead of 1080p",
+    gbps: 18,
+    source: { id: "channels", name: "channels", kind: "media" },
+    isTuner: true,
+    plays: ["series-ddp", "news-aac"],
+    emits: sounds(["ac3", "5.1"], ["eac3", "5.1"]),
+    decodes: sounds(["ac3", "5.1"], ["eac3", "5.1"], ["aac", "5.1"]),
+    lpcm: "2.0",
+    encodes: ["ac3"],
+    formats: ["auto", "pcm", "dolby-digital"],
+    habits: [{ habit: "blanks-without-hdcp" }],
   }),
   player({
     archetype: "console-mat",
@@ -195,7 +230,7 @@ export const PLAYERS: readonly Archetype[] = [
     decodes: sounds(["ac3", "5.1"], ["aac", "5.1"]),
     lpcm: "2.0",
     formats: ["auto", "pcm"],
-    habits: [{ habit: "drifts", codings: ["ac3"] }],
+    habits: [{ habit: "drifts", codings: ["ac3"], amountMs: 120, afterMinutes: 30 }],
   }),
   player({
     archetype: "set-top-box",

@@ -1,4 +1,15 @@
-import { choice, EVERYTHING, hdmi, numbered, onOff, sounds, type Archetype, type ConditionInput, type RouteInput } from "../archetype";
+import {
+  choice,
+  EVERYTHING,
+  hdmi,
+  numbered,
+  onOff,
+  soundDelay,
+  sounds,
+  type Archetype,
+  type ConditionInput,
+  type RouteInput,
+} from "../archetype";
 import type { PictureRouteInput, SoundDescriptor } from "../device";
 
 export interface SoundSystem {
@@ -89,6 +100,10 @@ export function soundSystem(spec: SoundSystem): Archetype {
       ...(back && back.kind !== "none" ? [onOff("arc")] : []),
       ...(back || inputs.length ? [onOff("cec"), onOff("control-wakes", "off"), onOff("control-obeys")] : []),
       choice("upmix", ["off", "on"], "off"),
+      choice("mute", ["off", "on"], "off"),
+      choice("volume-level", ["usual", "zero"], "usual"),
+      // Receivers hold sound back up to a fifth of a second in fine steps, bars in coarse ones.
+      ...(back || inputs.length ? [soundDelay(spec.isReceiver ? 5 : 25, 200)] : []),
       ...(spec.isReceiver
         ? [
             choice("decode-mode", ["auto", "direct", "stereo", "all-channel-stereo"], "auto"),

@@ -118,6 +118,8 @@ export function television(spec: Television): Archetype {
     settings: [
       ...(outputs.length || back ? [choice("digital-output", ["auto", "pass-through", "pcm", "dolby-digital"], "auto")] : []),
       choice("speakers", ["own", "external"], back ? "external" : "own"),
+      choice("input-sound", ["on", ...inputs], "on"),
+      choice("picture-mode", ["auto", "standard", "film", "game"], "auto"),
       ...(spec.returnOn?.kind === "earc" && !spec.returnNeedsCec ? [onOff("earc")] : []),
       ...(back && !spec.returnNeedsCec ? [onOff("arc")] : []),
       onOff("cec"),

@@ -185,6 +185,8 @@ describe("a stick that covers its neighbours", () => {
         class: "direct-plug",
         lengthM: 0.1,
         direction: "either",
+        backwards: false,
+        miswired: false,
         returnWires: "none",
         controlWire: true,
         label: "",

@@ -68,6 +68,8 @@ function keptIn(space: WiringSpace, player: Device, screen: Device, port: string
     class: plug.plug ? "direct-plug" : "ultra-high-speed",
     lengthM: 0.5,
     direction: "either",
+    backwards: false,
+    miswired: false,
     returnWires: "earc",
     controlWire: true,
     label: "",
