@@ -1,4 +1,5 @@
 import { fromShelfOrThrow, SHELF, type Archetype, type Device } from "@/core/device";
+import { makeFinder } from "@/core/search";
 import { freeId, freeName, type Command, type Job } from "@/core/job";
 
 /** The columns of a table of devices, by the words people head them with. */
@@ -76,14 +77,14 @@ function columnOf(words: string): Column | null {
 
 const MOST_NEAR = 3;
 
+const findOnShelf = makeFinder(SHELF.map((row) => ({ key: row.archetype, name: row.name, detail: row.summary, row })));
+
 function archetypeOf(kind: string): Archetype | TableTrouble {
   if (kind === "") return { code: "no-kind" };
   const wanted = kind.toLowerCase();
   const exact = SHELF.find(({ archetype }) => archetype === wanted) ?? onlyOne(SHELF.filter(({ name }) => name.toLowerCase() === wanted));
   if (exact) return exact;
-  const words = wanted.split(/[^\p{L}\p{N}.]+/u).filter(Boolean);
-  const text = ({ archetype, name, summary }: Archetype) => `${archetype} ${name} ${summary}`.toLowerCase();
-  const near = SHELF.filter((row) => words.every((word) => text(row).includes(word)));
+  const near = findOnShelf(kind).flatMap(({ row }) => row);
   const names = (rows: readonly Archetype[]) => rows.slice(0, MOST_NEAR).map(({ archetype }) => archetype);
   const only = onlyOne(near);
   if (only) return only;
@@ -91,7 +92,16 @@ function archetypeOf(kind: string): Archetype | TableTrouble {
   return {
     code: "unknown-kind",
     kind,
-    near: names(SHELF.filter((row) => words.some((word) => word.length > 2 && text(row).includes(word)))),
+    near: names(
+      [
+        ...new Set(
+          kind
+            .split(/\s+/)
+            .filter((word) => word.length > 2)
+            .flatMap((word) => findOnShelf(word)),
+        ),
+      ].map(({ row }) => row),
+    ),
   };
 }
 

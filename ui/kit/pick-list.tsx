@@ -1,7 +1,8 @@
 "use client";
 
 import { Input } from "antd";
-import { useId, useState, type KeyboardEvent } from "react";
+import { useId, useMemo, useState, type KeyboardEvent } from "react";
+import { makeFinder } from "@/core/search";
 import styles from "./pick-list.module.css";
 
 export interface PickRow {
@@ -28,7 +29,8 @@ export function PickList({ label, listLabel, placeholder, rows, nothing, onPick,
   const id = useId();
   const [words, setWords] = useState("");
   const [at, setAt] = useState(0);
-  const found = matching(rows, words);
+  const find = useMemo(() => makeFinder(rows), [rows]);
+  const found = find(words);
   const open = found.filter((row) => !row.refused);
   const marked = open[Math.min(at, Math.max(0, open.length - 1))];
   const onKey = (event: KeyboardEvent) => {
@@ -81,9 +83,4 @@ export function PickList({ label, listLabel, placeholder, rows, nothing, onPick,
       )}
     </div>
   );
-}
-
-function matching(rows: readonly PickRow[], words: string): readonly PickRow[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  return rows.filter((row) => wanted.every((word) => `${row.name} ${row.detail}`.toLowerCase().includes(word)));
 }

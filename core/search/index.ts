@@ -1,0 +1,1 @@
+export { makeFinder, type Findable } from "./find-rows";
