@@ -1,12 +1,12 @@
 import { findArchetype } from "@/core/device";
 import { smallestChanges, weighedPurchases, type WeighedChange } from "@/core/plan";
 import { changesReport } from "@/core/report";
-import { changeWords, plural, proofSentence, setWords, tieWords } from "@/core/text";
+import { atAPriceWords, changeWords, movedWords, plural, proofSentence, setWords, tieWords } from "@/core/text";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";
 
-/** Prints the smallest set of changes. Exit code 1 where some row stays less than all of it even then. */
+/** Prints the smallest set of changes. Exit code 1 where some row has less sound or picture than it could even then. */
 export async function changesCommand(
   file: string,
   options: { json?: boolean; buy?: string; van?: readonly string[]; purchase: boolean },
@@ -22,13 +22,17 @@ export async function changesCommand(
   if (options.json) process.stdout.write(`${JSON.stringify(changesReport(job, smallest, purchases))}\n`);
   else {
     process.stdout.write(
-      `${[setWords(job, smallest), proofSentence(smallest), tieWords(job, smallest)].filter((line) => line !== null).join("\n")}\n`,
+      `${[
+        setWords(job, smallest),
+        proofSentence(smallest),
+        tieWords(job, smallest),
+        ...atAPriceWords(job, smallest).map((words) => `At a price: ${words}`),
+      ]
+        .filter((line) => line !== null)
+        .join("\n")}\n`,
     );
-    for (const purchase of purchases?.slice(0, 3) ?? [])
-      process.stdout.write(
-        `${changeWords(job, purchase)}: lifts ${plural(purchase.lifts.length, "row")}, lowers ${purchase.lowers.length}.\n`,
-      );
+    for (const purchase of purchases?.slice(0, 3) ?? []) process.stdout.write(`${changeWords(job, purchase)}: ${movedWords(purchase)}.\n`);
     if (purchases?.length === 0) process.stdout.write("Buying that lifts nothing here by itself.\n");
   }
-  return smallest.best.after.every(({ verdict }) => verdict === "full") ? 0 : 1;
+  return smallest.best.after.every(({ verdict, pictureLosses }) => verdict === "full" && pictureLosses.length === 0) ? 0 : 1;
 }

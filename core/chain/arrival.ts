@@ -12,6 +12,8 @@ import type { Stream } from "./stream";
 
 export type Verdict = "full" | "reduced" | "silent" | "no-picture" | "unknown";
 
+export type SoundVerdict = Exclude<Verdict, "no-picture">;
+
 /** One player, one kind of content: what reaches the speakers of the chosen sound system, and why not more. */
 export interface Arrival {
   /** Stable from solve to solve: device, source and content. */
@@ -26,6 +28,8 @@ export interface Arrival {
   /** The name of that screen where this content reaches several, each with a row of its own. */
   readonly shownOn: string | null;
   readonly verdict: Verdict;
+  /** The verdict of the sound alone, whatever the picture does. */
+  readonly soundVerdict: SoundVerdict;
   readonly leaves: Stream | null;
   readonly arrives: Stream | null;
   readonly plays: Played | null;

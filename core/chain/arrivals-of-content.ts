@@ -2,11 +2,11 @@ import { judgeLipSync } from "@/core/facts";
 import type { Content, Device, Source } from "@/core/device";
 import { findDevice, type Job } from "@/core/job";
 import { milliseconds } from "@/core/units";
-import type { Arrival, Verdict } from "./arrival";
+import type { Arrival, SoundVerdict, Verdict } from "./arrival";
 import { cautionsOf } from "./cautions";
 import { ceilingsOf } from "./ceilings";
 import { follow, type Followed } from "./follow";
-import { furthestSeen, pictureArrival, pictureWays, type PictureArrival, type PictureWay } from "./picture-way";
+import { furthestSeen, pictureArrival, pictureWays, type PictureWay } from "./picture-way";
 import { idealForms, isFull } from "./ideal";
 import { keepsObjects, lostToDecodeMode, throughSoundMode } from "./play";
 import { compareStreams, keptOf, soundRank } from "./quality";
@@ -78,7 +78,9 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
   const best = system ? bestForm(content, followed, system) : null;
   // What of it the system's own sound mode lets through to the speakers.
   const heard = live && followed?.arrives ? heardOn(rig, followed.arrives, live) : null;
-  const verdict = verdictOf(followed, heard, content, picture, system);
+  const soundVerdict = soundVerdictOf(followed, heard, content, system);
+  const isHeard = soundVerdict === "full" || soundVerdict === "reduced";
+  const verdict = isHeard && content.picture && !picture?.picture ? "no-picture" : soundVerdict;
   const lipSyncMs =
     followed?.arrives && followed.delayMs !== null && picture?.picture && picture.delayMs !== null
       ? milliseconds(followed.delayMs - picture.delayMs)
@@ -96,6 +98,7 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     screen: screen?.id ?? null,
     shownOn: row.among > 1 && screen ? screen.name : null,
     verdict,
+    soundVerdict,
     leaves: followed?.leaves ?? null,
     arrives,
     plays: followed?.plays ?? null,
@@ -118,7 +121,7 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
 }
 
 /** The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, and the one with the fewest obstacles. */
-function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
+export function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
   // On screens between which no sound is switched the sound is the same.
   const lit = [...rig.litOutputs].map(([box, output]) => `${box} ${output}`).join();
   const key = `best ${device.id} ${source} ${content.id} ${system.id} ${lit}`;
@@ -151,17 +154,10 @@ function bestForm(content: Content, followed: Followed | null, system: Device): 
   return compareStreams(arrives, ideal, system) > 0 ? arrives : ideal;
 }
 
-function verdictOf(
-  followed: Followed | null,
-  heard: Stream | null,
-  content: Content,
-  picture: PictureArrival | null,
-  system: Device | undefined,
-): Verdict {
+function soundVerdictOf(followed: Followed | null, heard: Stream | null, content: Content, system: Device | undefined): SoundVerdict {
   if (!system || !followed) return "silent";
   if (isUnknown(followed)) return "unknown";
   if (!heard) return "silent";
-  if (content.picture && !picture?.picture) return "no-picture";
   return isFull(heard, content, system) ? "full" : "reduced";
 }
 

@@ -1,11 +1,11 @@
-import { classesJoining, connectorFact, smallerBed, type Coding, type LinkKind } from "@/core/facts";
-import type { Content, Device, Port, SoundRoute } from "@/core/device";
+import { classesJoining, connectorFact, smallerBed, USUAL_VALUES, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
+import type { Condition, Content, Device, Port, SoundRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
 import { mostListedAt, type MostListed } from "./most-listed";
-import { endKey, isAt, type Rig } from "./rig";
+import { cableQuestion, endKey, isAt, settingQuestion, type Question, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamKey, streamsOf, type Stream } from "./stream";
@@ -14,6 +14,10 @@ import { streamKey, streamsOf, type Stream } from "./stream";
 export interface Freedom {
   readonly plugs: boolean;
   readonly cables: boolean;
+  /** Questions whose answers stay as they are: settings that are decided, sockets that keep their cable. Left out: none. */
+  readonly fixed?: ReadonlySet<Question>;
+  /** Sockets that keep their cable, though it may be changed for a better one. */
+  readonly plugged?: ReadonlySet<Question>;
 }
 
 /** A content on its way from a source of a player to a sound system, while its settings, and what else is free, are chosen at will. */
@@ -42,16 +46,23 @@ export function optimisticArrivals(rig: Rig, { player, source, content, system, 
   const seen = new Set<string>();
   const visit = (device: Device, from: string, streams: readonly Stream[]) => {
     for (const route of device.routes) {
-      if (route.kind !== "sound" || !route.from.includes(from)) continue;
+      if (route.kind !== "sound" || !route.from.includes(from) || staysShut(rig, device, route.opens, freedom)) continue;
       for (const to of route.to) {
         if (to === "speakers") {
-          if (device.id === system.id) arriving.push(...streams.filter((stream) => whyNotPlay(stream, system) === null));
+          if (device.id === system.id && !staysHushed(rig, device, freedom))
+            arriving.push(...streams.filter((stream) => whyNotPlay(stream, system) === null));
           continue;
         }
         for (const { link, end } of linksFrom(rig, { device: device.id, port: to }, freedom)) {
           const next = rig.atWill(end.device);
           if (!next) continue;
-          for (const out of everyWayToHandOn(device, route, streams, wishedLists(rig, { device: device.id, port: to }, freedom))) {
+          for (const out of everyWayToHandOn(
+            device,
+            route,
+            streams,
+            wishedLists(rig, { device: device.id, port: to }, freedom),
+            formatsOf(rig, device, route, freedom),
+          )) {
             const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
             const arrived = turnedBy(link, sent);
@@ -135,8 +146,44 @@ function keyOf(lists: readonly Listing[]): string {
 const remembered = new WeakMap<object, WeakMap<SoundRoute, Map<string, readonly Stream[]>>>();
 const NO_DECODERS = {};
 
-function everyWayToHandOn(device: Device, route: SoundRoute, streams: readonly Stream[], lists: readonly Listing[]): readonly Stream[] {
-  const formats: readonly (string | undefined)[] = device.settings.find(({ key }) => key === route.format)?.options ?? [undefined];
+/** The values that the format setting of a route can have: all of its options, or the one that stays. */
+function formatsOf(rig: Rig, device: Device, route: SoundRoute, { fixed }: Freedom): readonly (string | undefined)[] {
+  if (route.format && fixed?.has(settingQuestion(device.id, route.format))) return [rig.setting(device, route.format) ?? undefined];
+  return device.settings.find(({ key }) => key === route.format)?.options ?? [undefined];
+}
+
+/** Whether a condition fails on something that stays as it is. */
+function staysShut(rig: Rig, device: Device, conditions: readonly Condition[], { fixed }: Freedom): boolean {
+  if (!fixed) return false;
+  const fails = ({ setting, value: wanted }: { setting: SettingKey; value: string }) => {
+    if (!fixed.has(settingQuestion(device.id, setting))) return false;
+    const value = rig.setting(device, setting);
+    return value !== null && value !== undefined && value !== wanted;
+  };
+  return conditions.some((condition) => {
+    if ("either" in condition) return condition.either.every(fails);
+    if ("unplugged" in condition) {
+      const end = { device: device.id, port: condition.unplugged };
+      return fixed.has(cableQuestion(end)) && rig.cableAt(end) !== undefined;
+    }
+    return "setting" in condition && fails(condition);
+  });
+}
+
+/** Whether a system stays muted, or its volume at nothing. */
+const staysHushed = (rig: Rig, device: Device, { fixed }: Freedom): boolean =>
+  (["mute", "volume-level"] as const).some((key) => {
+    const value = fixed?.has(settingQuestion(device.id, key)) ? rig.setting(device, key) : null;
+    return value !== null && value !== undefined && value !== USUAL_VALUES[key];
+  });
+
+function everyWayToHandOn(
+  device: Device,
+  route: SoundRoute,
+  streams: readonly Stream[],
+  lists: readonly Listing[],
+  formats: readonly (string | undefined)[],
+): readonly Stream[] {
   const byDecoders = remembered.get(device.decodes ?? NO_DECODERS) ?? new WeakMap<SoundRoute, Map<string, readonly Stream[]>>();
   remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
   const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
@@ -174,30 +221,50 @@ function linksFrom(rig: Rig, exit: CableEnd, freedom: Freedom): readonly { link:
   const port = rig.port(exit);
   if (!port) return [];
   const lies = rig.cableAt(exit);
-  if (!freedom.plugs && !freedom.cables) {
+  const isFixed = (end: CableEnd) => freedom.fixed?.has(cableQuestion(end)) ?? false;
+  const stays = (end: CableEnd) => isFixed(end) || (freedom.plugged?.has(cableQuestion(end)) ?? false);
+  if ((!freedom.plugs && !freedom.cables) || stays(exit)) {
     const end = lies && (isAt(lies.from, exit) ? lies.to : lies.from);
-    const isOwn = end && isAt(port.direction === "out" ? lies.from : lies.to, exit);
-    return isOwn ? links(rig, exit, port, end, wiresIn(lies)) : [];
+    const wires = lies && (isFixed(exit) || !freedom.cables ? wiresIn(lies) : BEST_WIRES);
+    return end && wires ? links(rig, exit, isAt(lies.from, exit), end, wires, freedom) : [];
   }
-  const mates = rig.job.devices.flatMap((device) =>
-    device.id === exit.device
-      ? []
-      : device.ports.flatMap((other) =>
-          other.direction !== port.direction && classesJoining(port.connector, other.connector).length > 0
-            ? [{ device: device.id, port: other.id }]
-            : [],
-        ),
-  );
+  const mates = matesOf(rig, exit, port).filter((end) => !stays(end));
   return mates.flatMap((end) => {
-    const out = port.direction === "out" ? exit : end;
+    const isFrom = port.direction === "out" && !(isTurning(port) && rig.port(end)?.direction === "out");
+    const out = isFrom ? exit : end;
     const cable = rig.cableAt(out);
-    const into = port.direction === "out" ? end : exit;
+    const into = isFrom ? end : exit;
     const isThere = cable !== undefined && isAt(cable.from, out) && (freedom.plugs || isAt(cable.to, into));
-    const isNew = cable === undefined && freedom.cables;
+    // A cable that sits in the socket can be pulled out and another run; one in two outputs or inputs can be plugged right.
+    const isNew = freedom.cables || (freedom.plugs && isMiswiredAt(rig, exit, end));
     if (!isThere && !isNew) return [];
-    return links(rig, exit, port, end, freedom.cables || !cable ? BEST_WIRES : wiresIn(cable));
+    return links(rig, exit, isFrom, end, freedom.cables || !cable ? BEST_WIRES : wiresIn(cable), freedom);
   });
 }
+
+/** Devices are never changed in place, so which sockets could be joined to one is laid out once for the devices of a room. */
+const laidOut = new WeakMap<readonly Device[], Map<string, readonly CableEnd[]>>();
+
+function matesOf(rig: Rig, exit: CableEnd, port: Port): readonly CableEnd[] {
+  const bySocket = laidOut.get(rig.job.devices) ?? new Map<string, readonly CableEnd[]>();
+  laidOut.set(rig.job.devices, bySocket);
+  const known =
+    bySocket.get(endKey(exit)) ??
+    rig.job.devices.flatMap((device) =>
+      device.id === exit.device
+        ? []
+        : device.ports
+            .filter((other) => canJoin(port, other) && classesJoining(port.connector, other.connector).length > 0)
+            .map((other): CableEnd => ({ device: device.id, port: other.id })),
+    );
+  bySocket.set(endKey(exit), known);
+  return known;
+}
+
+const isTurning = (port: Port): boolean => port.connector === "hdmi" && port.turnsWhen.length > 0;
+const canJoin = (a: Port, b: Port): boolean => a.direction !== b.direction || isTurning(a) || isTurning(b);
+const isMiswiredAt = (rig: Rig, ...ends: readonly CableEnd[]): boolean =>
+  rig.job.cables.some(({ miswired, from, to }) => miswired && ends.some((end) => isAt(end, from) || isAt(end, to)));
 
 /** What is in a cable, as far as a return needs it. */
 interface Wires {
@@ -208,15 +275,29 @@ const BEST_WIRES: Wires = { back: "earc", control: true };
 const wiresIn = ({ returnWires, controlWire }: Cable): Wires => ({ back: returnWires ?? "earc", control: controlWire });
 
 /** Forward from an output; from an input back along the return, as good as both sockets and the wires allow with every switch on. */
-function links(rig: Rig, exit: CableEnd, port: Port, end: CableEnd, wires: Wires): { link: LinkKind; end: CableEnd }[] {
-  if (port.direction === "out") {
+function links(
+  rig: Rig,
+  exit: CableEnd,
+  isForward: boolean,
+  end: CableEnd,
+  wires: Wires,
+  { fixed }: Freedom,
+): { link: LinkKind; end: CableEnd }[] {
+  const port = rig.port(exit);
+  if (!port) return [];
+  if (isForward) {
     const { link } = connectorFact(port.connector);
     return link ? [{ link, end }] : [];
   }
   const far = rig.port(end);
   if (port.connector !== "hdmi" || far?.connector !== "hdmi" || wires.back === "none" || port.returns === "none" || far.returns === "none")
     return [];
-  const isEarc = wires.back === "earc" && port.returns !== "arc" && far.returns !== "arc";
-  const hasCec = wires.control && [exit, end].every(({ device }) => rig.device(device)?.speaksCec);
+  const staysOff = (setting: SettingKey) =>
+    [exit, end].some(({ device: id }) => {
+      const device = fixed?.has(settingQuestion(id, setting)) ? rig.atWill(id) : undefined;
+      return device !== undefined && rig.setting(device, setting) === "off";
+    });
+  const isEarc = wires.back === "earc" && port.returns !== "arc" && far.returns !== "arc" && !staysOff("earc");
+  const hasCec = wires.control && !staysOff("arc") && !staysOff("cec") && [exit, end].every(({ device }) => rig.atWill(device)?.speaksCec);
   return isEarc ? [{ link: "earc", end }] : hasCec ? [{ link: "arc", end }] : [];
 }

@@ -1,103 +1,240 @@
-import { makeRig, optimisticBest, scoreStream, systemOf, type Arrival, type Freedom, type Solved } from "@/core/chain";
-import type { Content, Device } from "@/core/device";
-import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
+import {
+  makeRig,
+  optimisticBest,
+  picturesAsWired,
+  rowQuestions,
+  screensInReach,
+  scoreStream,
+  systemOf,
+  type Freedom,
+  type Question,
+  type Rig,
+  type RowQuestions,
+  type Solved,
+  type SolvedUnit,
+} from "@/core/chain";
+import type { Device } from "@/core/device";
+import type { SettingKey } from "@/core/facts";
+import { applyCommand, chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { CHANGE_COST, type Change, type ChangeKind } from "./changes";
-import { wishedScore, wishedScoreOf } from "./wished";
+import { bestPictureByPlugs, bestPictureScore } from "./picture-bound";
+import { scorePicture } from "./picture-score";
+import { ANY_SCREEN, higherOf, isAtLeast, screensOf, worthOf, type UnitWorth } from "./row-worth";
+import { wishedScore } from "./wished";
 
-/** How high each row can ever stand, and from that the least that is still to be paid to get it there. */
+/** How high the rows of each content can stand, in the search for the smallest set of changes. */
 export interface Bounds {
-  isDone(solved: Solved): boolean;
-  isLow(unit: string, rows: Solved["rows"]): boolean;
-  leastStillToCome(solved: Solved): number;
-  /** The same, as far as no choice of settings could lower it: what the wiring alone still asks for. */
-  leastForWiring(solved: Solved): number;
+  /** The contents of the job as the search found it. */
+  readonly units: readonly string[];
+  worth(solved: Solved, unit: SolvedUnit): UnitWorth;
+  /** What a content was worth when the search began: no set makes less of it. */
+  least(unit: string): UnitWorth;
+  /** No set of changes makes more of a content than this. */
+  ever(unit: string): UnitWorth;
+  /** No further change makes more of it where some answers stay as they are; a box may still come where `boxes` says so. */
+  whileFixed(room: Room, unit: SolvedUnit, kept: Kept): UnitWorth;
+  /** What the sound and the picture of a content rest on. */
+  questions(room: Room, unit: SolvedUnit): RowQuestions;
+  /** The least that is still to be paid to lift a content to a worth. */
+  leastCost(room: Room, unit: SolvedUnit, goal: UnitWorth): number;
 }
 
-/** Upper bounds of every row, and from them the least that is still to be paid. */
+/** What stays as it is in a part of all sets. */
+export interface Kept {
+  /** Questions that no further change gives another answer to. */
+  readonly fixed: ReadonlySet<Question>;
+  /** Sockets whose plugs were decided, though their cables may be changed for better ones. */
+  readonly plugged: ReadonlySet<Question>;
+  /** A box may still come. */
+  readonly boxes: boolean;
+}
+
+/** A solved job and what is asked of it. */
+export interface Room {
+  readonly solved: Solved;
+  readonly rig: Rig;
+}
+
+/** Upper bounds of every row: of the gear as it is, and with one of the boxes at hand in any of its places. */
 export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: readonly Change[] = []): Bounds {
-  const free = { plugs: kinds.includes("plug"), cables: kinds.includes("cable") };
-  const score = (row: Arrival) => wishedScoreOf(start.job, row);
-  const ofGear = reachable(start.job, free);
-  // With one box in any of its places: no set has more than one.
-  const ofBoxes = boxes.flatMap(({ command }) => {
-    const applied = applyCommand(start.job, command);
-    return applied.ok ? [reachable(applied.value.job, free)] : [];
-  });
-  const ever = (unit: string) => Math.max(...[ofGear, ...ofBoxes].map((bound) => bound.get(unit) ?? 0));
-  const highest = (unit: string, rows: Solved["rows"]) => Math.max(ever(unit), ...rows.map(score));
-  const isLow = (unit: string, rows: Solved["rows"]) => rows.some((row) => score(row) < highest(unit, rows));
-  // Settings do not move these bounds, so they are reckoned once for each way the plugs and cables can stand.
-  const byWiring = new Map<string, Wiring>();
-  // Where plugs are free it only matters which cables there are, not where they sit.
-  const byWires = new Map<string, ReadonlyMap<string, number>>();
-  const ofPlugs = (job: Job): ReadonlyMap<string, number> => {
-    const key = JSON.stringify(job.cables.map(({ from, returnWires, controlWire }) => [from, returnWires, controlWire]));
-    const known = byWires.get(key) ?? reachable(job, { plugs: true, cables: false });
-    byWires.set(key, known);
+  const free: Freedom = { plugs: kinds.includes("plug"), cables: kinds.includes("cable") };
+  const screens = new Map(start.units.map((unit) => [unit.key, screensOf(unit)]));
+  const worth = (solved: Solved, unit: SolvedUnit) => worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
+  const rooms = [start.job, ...boxes.flatMap(({ command }) => appliedTo(start.job, command))];
+  const evers = new Map(
+    start.units.map((unit) => {
+      const bound = rooms.map((job) => boundIn(job, makeRig(job, start.state), unit, free, screens.get(unit.key) ?? []));
+      return [unit.key, [worth(start, unit), ...bound].reduce(higherOf)] as const;
+    }),
+  );
+  const ever = (unit: string): UnitWorth => {
+    const known = evers.get(unit);
+    if (!known) throw new Error(`no bound for ${unit}`);
     return known;
   };
-  const ofWiring = (job: Job): Wiring => {
-    const key = JSON.stringify(job.cables);
-    const known = byWiring.get(key) ?? {
-      settings: reachable(job, { plugs: false, cables: false }),
-      plugs: ofPlugs(job),
-      cables: reachable(job, { plugs: false, cables: true }),
-    };
-    byWiring.set(key, known);
+  const starts = new Map(start.units.map((unit) => [unit.key, worth(start, unit)]));
+  const least = (unit: string): UnitWorth => {
+    const known = starts.get(unit);
+    if (!known) throw new Error(`no content ${unit} at the start`);
     return known;
   };
-  const stillToCome = ({ job, units }: Solved, forSettings: number): number => {
-    const low = units.filter(({ key, rows }) => isLow(key, rows));
-    if (low.length === 0) return 0;
-    const wiring = ofWiring(job);
-    return Math.max(
-      ...low.map(({ key, rows }) => {
-        const reaches = (bound: ReadonlyMap<string, number>) => (bound.get(key) ?? 0) >= highest(key, rows);
-        if (reaches(wiring.settings)) return forSettings;
-        if (reaches(wiring.plugs)) return CHANGE_COST.plug;
-        if (reaches(wiring.cables)) return CHANGE_COST.cable;
-        return reaches(ofGear) || job.devices.length > start.job.devices.length ? CHANGE_COST.plug + CHANGE_COST.cable : CHANGE_COST.box;
-      }),
-    );
-  };
+  const byFixed = new Map<string, number>();
+  const bySettings = new WeakMap<Job["cables"], Map<string, number>>();
   return {
-    isLow,
-    isDone: ({ units }) => !units.some(({ key, rows }) => isLow(key, rows)),
-    leastStillToCome: (solved) => stillToCome(solved, CHANGE_COST.setting),
-    leastForWiring: (solved) => stillToCome(solved, 0),
+    units: start.units.map(({ key }) => key),
+    worth,
+    least,
+    ever,
+    questions: questionsOf,
+    whileFixed: (room, unit, { fixed, plugged, boxes: canHaveBox }) => {
+      const { solved, rig } = room;
+      const now = worth(solved, unit);
+      const most = ever(unit.key);
+      if (isAtLeast(now, most) || isSubset(unit.asked, fixed)) return now;
+      const asked = questionsOf(room, unit);
+      const isSeen = isSubset(asked.picture, fixed);
+      const pictures = isSeen
+        ? now.pictures
+        : canHaveBox
+          ? most.pictures
+          : inReach(room, unit, most.pictures, new Set([...fixed, ...plugged]));
+      const withPictures = higherOf({ sound: most.sound, pictures }, now);
+      if (isSubset(asked.sound, fixed)) return { ...withPictures, sound: now.sound };
+      // Where a screen is already out of reach, nobody asks for the sound.
+      if (canHaveBox || now.sound >= most.sound || !isAtLeast(withPictures, least(unit.key))) return withPictures;
+      // While every plug and cable is free, only what is fixed tells two rooms apart.
+      const key = free.plugs && free.cables ? `${unit.key} ${answersTo(rig, fixed)} ${answersTo(rig, plugged)}` : null;
+      const sound = (key === null ? undefined : byFixed.get(key)) ?? soundBound(solved.job, rig, unit, { ...free, fixed, plugged });
+      if (key !== null) byFixed.set(key, sound);
+      return { ...withPictures, sound: Math.max(now.sound, Math.min(most.sound, sound)) };
+    },
+    leastCost: (room, unit, goal) => {
+      const { solved, rig } = room;
+      const now = worth(solved, unit);
+      if (isAtLeast(now, goal)) return 0;
+      const dearer = kinds.includes("plug") ? CHANGE_COST.plug : CHANGE_COST.cable;
+      const shown = [...goal.pictures].every(([screen, picture]) => asWired(room, unit, screen) >= picture);
+      if (!shown) {
+        const moved = [...goal.pictures].every(([screen, picture]) => byPlugs(room, unit, screen) >= picture);
+        return moved ? dearer : CHANGE_COST.cable;
+      }
+      if (now.sound >= goal.sound) return CHANGE_COST.setting;
+      const wired = bySettings.get(solved.job.cables) ?? new Map<string, number>();
+      bySettings.set(solved.job.cables, wired);
+      const known = wired.get(unit.key) ?? soundBound(solved.job, rig, unit, { plugs: false, cables: false });
+      wired.set(unit.key, known);
+      return known >= goal.sound ? CHANGE_COST.setting : dearer;
+    },
   };
 }
 
-/** How high the rows of each content could stand at most, by the most hopeful reckoning of what is free. */
-function reachable(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
-  const scores = new Map<string, number>();
-  const rig = makeRig(job, "planned");
-  for (const device of job.devices)
-    for (const source of device.sources)
-      for (const content of source.contents)
-        scores.set(
-          `${device.id}/${source.id}/${content.id}`,
-          Math.max(
-            0,
-            ...systemsFor(job, device, content).map((system) => {
-              const stream = optimisticBest(rig, { player: device, source: source.id, content, system, freedom });
-              return wishedScore(job, scoreStream(stream, content, system));
-            }),
-          ),
-        );
-  return scores;
+function playerOf({ rig }: Room, { rows }: SolvedUnit) {
+  const row = rows[0];
+  const player = row && rig.atWill(row.player);
+  const source = player?.sources.find(({ id }) => id === row?.source);
+  return row && player && source ? { player, source, content: row.content } : null;
+}
+
+function questionsOf(room: Room, unit: SolvedUnit): RowQuestions {
+  const known = rowsAsked.get(unit);
+  if (known) return known;
+  const plays = playerOf(room, unit);
+  const found = plays ? rowQuestions(room.rig, plays.player, plays.source, plays.content) : { sound: unit.asked, picture: unit.asked };
+  rowsAsked.set(unit, found);
+  return found;
+}
+/** A solved unit is never changed in place, and is kept while none of its answers changes. */
+const rowsAsked = new WeakMap<SolvedUnit, RowQuestions>();
+
+/** The pictures on screens that the player can still reach. */
+function inReach(room: Room, unit: SolvedUnit, pictures: UnitWorth["pictures"], fixed: ReadonlySet<Question>): UnitWorth["pictures"] {
+  const plays = playerOf(room, unit);
+  if (!plays) return pictures;
+  const screens = screensInReach(room.rig, plays.player, plays.source.id, fixed);
+  return new Map(
+    [...pictures].map(([screen, picture]) => [screen, (screen === ANY_SCREEN ? screens.size > 0 : screens.has(screen)) ? picture : 0]),
+  );
+}
+
+/** The best that plugs and settings could make of a picture with the cables there are. */
+function byPlugs(room: Room, unit: SolvedUnit, screen: string): number {
+  const plays = playerOf(room, unit);
+  const { devices } = room.solved.job;
+  const screens = devices.filter(({ id, display }) => display !== null && (screen === ANY_SCREEN || id === screen));
+  return plays ? Math.max(0, ...screens.map((one) => bestPictureByPlugs(room.solved.job, plays.player, plays.content, one))) : 0;
+}
+
+/** The best that settings alone could make of a picture as everything is plugged. */
+function asWired(room: Room, unit: SolvedUnit, screen: string): number {
+  const plays = playerOf(room, unit);
+  if (!plays) return 0;
+  const shown = picturesAsWired(room.rig, plays.player, plays.source.id, plays.content, screen);
+  return Math.max(0, ...shown.map(({ picture, losses }) => scorePicture(picture, losses)));
+}
+
+const appliedTo = (job: Job, command: Change["command"]): readonly Job[] => {
+  const applied = applyCommand(job, command);
+  return applied.ok ? [applied.value.job] : [];
+};
+
+/** What is answered now to questions about settings and sockets, in words. */
+function answersTo(rig: Rig, questions: ReadonlySet<Question>): string {
+  const known = wordsOf.get(questions);
+  if (known) return known;
+  const words = [...questions]
+    .toSorted()
+    .map((question) => {
+      const [about, id = "", what = ""] = question.split(" ");
+      if (about === "cable") {
+        const cable = rig.cableAt({ device: id, port: what });
+        return cable
+          ? `${question}=${cable.from.device} ${cable.from.port} ${cable.to.device} ${cable.to.port} ${cable.returnWires} ${String(cable.controlWire)}`
+          : question;
+      }
+      const device = about === "setting" ? rig.atWill(id) : undefined;
+      return device ? `${question}=${rig.setting(device, what as SettingKey)}` : question;
+    })
+    .join("|");
+  wordsOf.set(questions, words);
+  return words;
+}
+/** Answers to fixed questions do not change in any room that keeps them fixed. */
+const wordsOf = new WeakMap<ReadonlySet<Question>, string>();
+
+function isSubset(asked: ReadonlySet<Question>, fixed: ReadonlySet<Question>): boolean {
+  for (const question of asked) if (!fixed.has(question)) return false;
+  return true;
+}
+
+function boundIn(job: Job, rig: Rig, unit: SolvedUnit, freedom: Freedom, screens: readonly string[]): UnitWorth {
+  const row = unit.rows[0];
+  const player = row && findDevice(job, row.player);
+  if (!row || !player) return { sound: 0, pictures: new Map(screens.map((screen) => [screen, 0])) };
+  const shown = (screen: string) =>
+    Math.max(
+      0,
+      ...job.devices
+        .filter(({ id, display }) => display !== null && (screen === ANY_SCREEN || id === screen))
+        .map((device) => bestPictureScore(player, row.content, device)),
+    );
+  return { sound: soundBound(job, rig, unit, freedom), pictures: new Map(screens.map((screen) => [screen, shown(screen)])) };
+}
+
+/** The best sound that a content could have at any system it may be meant for. */
+function soundBound(job: Job, rig: Rig, { rows }: SolvedUnit, freedom: Freedom): number {
+  const row = rows[0];
+  const player = row && rig.atWill(row.player);
+  if (!row || !player) return 0;
+  const { content, source } = row;
+  const scores = systemsFor(job, player, row.content).map((system) =>
+    wishedScore(job, scoreStream(optimisticBest(rig, { player, source, content, system, freedom }), content, system)),
+  );
+  return Math.max(0, ...scores);
 }
 
 /** The systems a content could be meant for: which screen it then shows on is not known, so each counts. */
-function systemsFor(job: Job, player: Device, content: Content): readonly Device[] {
+function systemsFor(job: Job, player: Device, content: Parameters<typeof systemOf>[2]): readonly Device[] {
   const system = chosenSoundSystem(job);
   const meant = job.devices.map((screen) => systemOf(job, player, content, screen.display ? screen : undefined, system));
   return [...new Set(meant)].flatMap((device) => device ?? []);
-}
-
-/** How high each row can be reckoned when settings, and plugs or cables beside them, are free. */
-interface Wiring {
-  readonly settings: ReadonlyMap<string, number>;
-  readonly plugs: ReadonlyMap<string, number>;
-  readonly cables: ReadonlyMap<string, number>;
 }

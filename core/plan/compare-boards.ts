@@ -1,5 +1,5 @@
 import { compareArrivals, type Arrival } from "@/core/chain";
-import { comparePictures } from "./moved-rows";
+import { comparePictures } from "./picture-score";
 
 /** A row of two boards side by side. */
 export interface ComparedRow {

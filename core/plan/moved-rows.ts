@@ -1,58 +1,109 @@
 import { compareArrivals, type Arrival } from "@/core/chain";
+import type { LipSyncJudgement } from "@/core/facts";
+import { comparePictures } from "./picture-score";
 
-/** Which rows of a board stand better and which stand worse, in their sound and in their picture. */
+/** A trouble that a row has after a change and had not before. */
+export interface NewTrouble {
+  readonly row: string;
+  readonly trouble: "drift";
+  readonly device: string;
+}
+
+/** Which rows of a board stand better and which stand worse, in their sound and in their picture. A row is named as the first board names it. */
 export interface MovedRows {
   readonly lifts: readonly string[];
   readonly lowers: readonly string[];
   readonly pictureLifts: readonly string[];
   readonly pictureLowers: readonly string[];
+  /** Rows whose sound comes nearer to the picture, or farther from it, by the bounds of ITU-R BT.1359. */
+  readonly syncLifts: readonly string[];
+  readonly syncLowers: readonly string[];
+  readonly troubles: readonly NewTrouble[];
 }
 
-/** Compares two boards row by row; a row that only one of them has has not moved. */
+/** What moves nothing. */
+export const NOTHING_MOVED: MovedRows = {
+  lifts: [],
+  lowers: [],
+  pictureLifts: [],
+  pictureLowers: [],
+  syncLifts: [],
+  syncLowers: [],
+  troubles: [],
+};
+
+/** Whether anything moved at all. */
+export const movesAnything = (moved: MovedRows): boolean =>
+  moved.lifts.length +
+    moved.lowers.length +
+    moved.pictureLifts.length +
+    moved.pictureLowers.length +
+    moved.syncLifts.length +
+    moved.syncLowers.length >
+  0;
+
+const IN_STEP: Readonly<Record<LipSyncJudgement, number>> = {
+  "in-step": 2,
+  "sound-early": 1,
+  "sound-late": 1,
+  "sound-far-early": 0,
+  "sound-far-late": 0,
+};
+
+/**
+ * Compares two boards content by content and screen by screen. A screen that goes dark for a content is a loss, one that lights up a gain;
+ * a content that only one of the boards has (a device came or went) is lost with its sound, or new and neither.
+ */
 export function movedRows(before: readonly Arrival[], after: readonly Arrival[]): MovedRows {
-  const earlier = new Map(before.map((arrival) => [arrival.id, arrival]));
-  const moved = { lifts: [] as string[], lowers: [] as string[], pictureLifts: [] as string[], pictureLowers: [] as string[] };
-  for (const arrival of after) {
-    const old = earlier.get(arrival.id);
-    if (!old || old === arrival) continue;
-    const sound = compareArrivals(arrival, old);
-    if (sound > 0) moved.lifts.push(arrival.id);
-    if (sound < 0) moved.lowers.push(arrival.id);
-    const picture = comparePictures(arrival, old);
-    if (picture > 0) moved.pictureLifts.push(arrival.id);
-    if (picture < 0) moved.pictureLowers.push(arrival.id);
+  const moved = {
+    lifts: [] as string[],
+    lowers: [] as string[],
+    pictureLifts: [] as string[],
+    pictureLowers: [] as string[],
+    syncLifts: [] as string[],
+    syncLowers: [] as string[],
+    troubles: [] as NewTrouble[],
+  };
+  const [earlier, later] = [byContent(before), byContent(after)];
+  for (const [content, olds] of earlier) {
+    const news = later.get(content);
+    if (news === olds) continue;
+    for (const old of olds) {
+      const same = news?.find(({ screen }) => screen === old.screen);
+      if (same === old) continue;
+      // Where its screen went dark, the content may still sound beside another, or with none.
+      const now = same ?? news?.[0];
+      const sound = now ? compareArrivals(now, old) : old.arrives ? -1 : 0;
+      const picture = same ? comparePictures(same, old) : old.picture ? -1 : 0;
+      if (sound > 0) moved.lifts.push(old.id);
+      if (sound < 0) moved.lowers.push(old.id);
+      if (picture > 0 || (!old.screen && now?.picture)) moved.pictureLifts.push(old.id);
+      if (picture < 0) moved.pictureLowers.push(old.id);
+      const sync = same?.lipSync && old.lipSync ? IN_STEP[same.lipSync] - IN_STEP[old.lipSync] : 0;
+      if (sync > 0) moved.syncLifts.push(old.id);
+      if (sync < 0) moved.syncLowers.push(old.id);
+      if (now) moved.troubles.push(...newTroubles(old, now));
+    }
+    for (const row of news ?? [])
+      if (row.picture && olds.every(({ screen }) => screen !== null && screen !== row.screen)) moved.pictureLifts.push(row.id);
   }
   return moved;
 }
 
-const isAssured = ({ pictureLosses }: Arrival) =>
-  !pictureLosses.some(({ code }) => code === "picture-length" || code === "picture-unknown" || code === "picture-setting-unknown");
-
-/** A dynamic HDR format tells each scene its own range; HDR10 and HLG tell one for all. */
-const HDR_RANK = { sdr: 0, hlg: 1, hdr10: 1, "hdr10-plus": 2, "dolby-vision": 2 } as const;
-const CHROMA_RANK = { "420": 0, "422": 1, "444": 2 } as const;
-
-/** Orders two pictures of a row: one at all, then detail, rate, HDR, depth, chroma, and whether the cable's length assures it. */
-export function comparePictures(a: Arrival, b: Arrival): number {
-  const figures = (arrival: Arrival): readonly number[] => {
-    const { picture } = arrival;
-    if (!picture) return [0];
-    const rate = Number(picture.mode.split("@")[1] ?? 0);
-    return [
-      1,
-      picture.lines,
-      rate,
-      HDR_RANK[picture.hdr],
-      picture.depth,
-      CHROMA_RANK[picture.chroma],
-      Number(picture.gaming),
-      Number(isAssured(arrival)),
-    ];
-  };
-  const [left, right] = [figures(a), figures(b)];
-  for (let index = 0; index < left.length; index += 1) {
-    const difference = (left[index] ?? 0) - (right[index] ?? 0);
-    if (difference) return difference;
+function byContent(rows: readonly Arrival[]): ReadonlyMap<string, readonly Arrival[]> {
+  const contents = new Map<string, Arrival[]>();
+  for (const row of rows) {
+    const key = `${row.player}/${row.source}/${row.content.id}`;
+    const known = contents.get(key);
+    if (known) known.push(row);
+    else contents.set(key, [row]);
   }
-  return 0;
+  return contents;
 }
+
+const newTroubles = (old: Arrival, now: Arrival): readonly NewTrouble[] =>
+  now.cautions.flatMap((caution) =>
+    caution.code === "drift" && old.arrives && !old.cautions.some(({ code }) => code === "drift")
+      ? [{ row: old.id, trouble: "drift" as const, device: caution.device }]
+      : [],
+  );

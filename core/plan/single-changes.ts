@@ -2,7 +2,8 @@ import { scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/co
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
 import { costOf, possibleChanges, type Change } from "./changes";
-import { movedRows, type MovedRows } from "./moved-rows";
+import { delayChange } from "./delay-change";
+import { movedRows, movesAnything, type MovedRows } from "./moved-rows";
 import { purchases } from "./purchase";
 
 /** A change with what it does to the board. */
@@ -16,8 +17,18 @@ export interface WeighedChange extends Change, MovedRows {
  */
 export function weighedChanges(job: Job, state: SettingState = "planned"): readonly WeighedChange[] {
   const before = solve(job, state);
-  return inOrder(possibleChanges(job, state).flatMap((change) => weigh(before, change) ?? []));
+  const delay = delayChange(before, state);
+  return inOrder(
+    [...possibleChanges(job, state), ...(delay ? [delay] : [])].flatMap((change) => {
+      const weighed = weigh(before, change);
+      return weighed && !isMereLoss(weighed) ? [weighed] : [];
+    }),
+  );
 }
+
+/** Pulling a cable out and thereby only losing something is no proposal. */
+const isMereLoss = ({ command, lifts, pictureLifts, syncLifts }: WeighedChange): boolean =>
+  command.kind === "unplug" && lifts.length + pictureLifts.length + syncLifts.length === 0;
 
 /** Those of them that lift the sound of at least one row. */
 export const liftingChanges = (job: Job, state: SettingState = "planned"): readonly WeighedChange[] =>
@@ -39,7 +50,7 @@ export function weigh(before: Solved, change: Change): WeighedChange | null {
   if (!applied.ok) return null;
   const after = solveAgain(before, applied.value.job).rows;
   const moved = movedRows(before.rows, after);
-  return Object.values(moved).some((rows: readonly string[]) => rows.length > 0) ? { ...change, ...moved, after } : null;
+  return movesAnything(moved) ? { ...change, ...moved, after } : null;
 }
 
 const gain = ({ after, lifts }: WeighedChange): number =>

@@ -5,10 +5,27 @@ import { scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/co
 import { fromShelfOrThrow, type Device } from "@/core/device";
 import type { SettingKey } from "@/core/facts";
 import { applyCommand, emptyJob, joinSockets, type CableEnd, type Job } from "@/core/job";
-import { commandOf, costOf, movedRows, possibleChanges, purchases, smallestChanges, weighedPurchases, type Change } from "@/core/plan";
+import {
+  commandOf,
+  costOf,
+  movedRows,
+  possibleChanges,
+  purchases,
+  scorePicture,
+  smallestChanges,
+  weighedPurchases,
+  type Change,
+} from "@/core/plan";
 
 const SEED = 20261124;
-const total = (rows: readonly Arrival[]) => rows.reduce((sum, row) => sum + scoreArrival(row), 0);
+/** Sound and picture of every row, for comparing sums: by hand, a picture in small steps of the same size as one sound verdict. */
+const total = (rows: readonly Arrival[]) => {
+  const sum = rows.reduce(
+    (all, row) => all + scoreArrival(row) + (scorePicture(row.picture, row.pictureLosses) / 1_073_741_824) * 1_000_000,
+    0,
+  );
+  return Math.round(sum * 10_000) / 10_000;
+};
 
 /** Every set of changes of a job, tried one by one without any bound: the highest sum that lowers nothing, and its least cost. */
 function tryEverySet(job: Job, mostSets: number, boxes: readonly string[] = []): { total: number; cost: number; complete: boolean } {
@@ -21,7 +38,8 @@ function tryEverySet(job: Job, mostSets: number, boxes: readonly string[] = []):
     if (!node) break;
     const sum = total(node.solved.rows);
     const cost = costOf(node.changes);
-    if (movedRows(start.rows, node.solved.rows).lowers.length === 0 && (sum > best.total || (sum === best.total && cost < best.cost)))
+    const { lowers, pictureLowers } = movedRows(start.rows, node.solved.rows);
+    if (lowers.length + pictureLowers.length === 0 && (sum > best.total || (sum === best.total && cost < best.cost)))
       best = { total: sum, cost };
     const decided = new Set(node.changes.flatMap(({ decides }) => decides));
     const withBox = node.changes.some(({ kind }) => kind === "box");
@@ -152,14 +170,14 @@ describe("the smallest set of changes", () => {
     let boxed = 0;
     fc.assert(
       fc.property(roomWithoutReturn, fc.constantFrom("earc-extractor-mixed", "earc-extractor-copy", "extractor"), (job, box) => {
-        const every = tryEverySet(job, 900, [box]);
+        const every = tryEverySet(job, 6000, [box]);
         const found = smallestChanges(job, { boxes: [box] });
         if (!every.complete || found.proof === "not-proven") return;
         compared += 1;
         if (found.best.changes.some(({ kind }) => kind === "box")) boxed += 1;
         expect({ total: total(found.best.after), cost: found.best.cost }).toEqual({ total: every.total, cost: every.cost });
       }),
-      { numRuns: 12, seed: SEED },
+      { numRuns: 7, seed: SEED },
     );
     expect(compared).toBeGreaterThan(2);
     expect(boxed).toBeGreaterThan(0);
@@ -176,8 +194,16 @@ describe("the smallest set of changes", () => {
   });
 
   test("is nothing where all is whole, and says that every row stands as high as it can", () => {
-    for (const name of demoJobNames())
+    for (const name of demoJobNames().filter((one) => one !== "village-hall"))
       expect(smallestChanges(demoJob(name))).toMatchObject({ best: { changes: [], cost: 0 }, proof: "every-row" });
+  });
+
+  test("counts pictures: 15 m of copper to the projector guarantee nothing at 17.82 Gb/s, and light in its place does", () => {
+    const { best, proof } = smallestChanges(demoJob("village-hall"));
+    expect(proof).toBe("every-row");
+    expect(best.changes.map(({ command }) => command)).toMatchObject([{ kind: "edit-cable", cable: "matrix-projector" }]);
+    expect(best).toMatchObject({ lifts: [], lowers: [], pictureLowers: [] });
+    expect(best.pictureLifts).toHaveLength(3);
   });
 
   test("finds three changes that only help together: the plug into the eARC socket and both switches", () => {

@@ -1,11 +1,25 @@
-import { changedQuestions, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
+import {
+  cableQuestion,
+  deviceQuestion,
+  makeRig,
+  settingQuestion,
+  solve,
+  solveAgain,
+  type Arrival,
+  type Question,
+  type Solved,
+  type SolvedUnit,
+} from "@/core/chain";
 import type { SettingState } from "@/core/device";
-import { applyCommand, type Command, type Job } from "@/core/job";
-import { makeBounds, type Bounds } from "./bounds";
+import { applyCommand, type Cable, type Command, type Job } from "@/core/job";
+import { makeBounds, type Bounds, type Room } from "./bounds";
 import { costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
+import { FirstQueue } from "./first-queue";
+import { delayChange } from "./delay-change";
 import { movedRows, type MovedRows } from "./moved-rows";
 import { purchases } from "./purchase";
-import { allowedKinds, wishedScoreOf } from "./wished";
+import { isAtLeast, totalOf, type UnitWorth } from "./row-worth";
+import { allowedKinds } from "./wished";
 
 /** A set of changes made together, and what it does. */
 export interface ChangeSet extends MovedRows {
@@ -20,11 +34,15 @@ export interface SmallestChanges {
   /** Other sets that do the same at the same cost. */
   readonly ties: readonly ChangeSet[];
   /**
-   * every-row: each row stands as high as this gear can ever carry it, and no cheaper set does that;
-   * best-together: not every row can have its best at once, and all sets were tried;
+   * every-row: each row has the sound and picture that this gear can bring at most, and no cheaper set does that;
+   * best-together: not every row can have its best at once, and no other set brings more in sum, or as much for less;
    * not-proven: the search was cut off, so a better or cheaper set may exist.
    */
   readonly proof: "every-row" | "best-together" | "not-proven";
+  /** Rows that some set not looked at might still lift; 0 where the answer is proven. */
+  readonly open: number;
+  /** Single changes that lift a row and lower another, the least harm first: they are no set, for a set lowers nothing. */
+  readonly atAPrice: readonly ChangeSet[];
   /** How many sets were looked at. */
   readonly looked: number;
 }
@@ -38,87 +56,18 @@ export interface SearchOptions {
   readonly boxes?: readonly string[];
 }
 
-/** What stays the same through one search. */
-interface Search {
-  readonly state: SettingState;
-  readonly kinds: readonly ChangeKind[];
-  readonly boxes: readonly string[];
-  readonly bounds: Bounds;
-}
-
 /** The one command that makes all changes of a set. */
 export const commandOf = ({ changes }: Pick<ChangeSet, "changes">): Command => ({
   kind: "batch",
   commands: changes.flatMap(({ command }) => (command.kind === "batch" ? command.commands : [command])),
 });
 
-/** A set of changes that may still be unsolved: it is worked out only when it is the most promising one left. */
-interface Node {
-  readonly changes: readonly Change[];
-  readonly job: Job;
-  /** The solved job that this one is solved from. */
-  readonly before: Solved;
-  readonly solved: Solved | null;
-  readonly cost: number;
-  /** Cost so far plus the least that is still to come. */
-  readonly estimate: number;
-}
-
-const MOST_TIES = 4;
-/** How far the search goes on for other sets of the same cost once one is found. */
-const LOOKS_FOR_TIES = 150;
-
-/**
- * The smallest set of changes that lifts all rows as far as the gear can carry them, by best-first search.
- *
- * Two things make it exact. A row stays as it is until one of the questions its answer rests on gets another answer, so only changes
- * that touch such a question are tried. And what a row could ever be is bounded from above by `optimisticBest`, first with only
- * settings free, then plugs, then cables: while that bound is too low, a dearer change must still come, and its cost is reckoned in.
- * `mostNodes` cuts the search off; the answer then says so.
- */
-export function smallestChanges(job: Job, options: SearchOptions = {}): SmallestChanges {
-  const { state = "planned", kinds = allowedKinds(job), mostNodes = 1500 } = options;
-  const start = solve(job, state);
-  const boxes = kinds.includes("box") ? (options.boxes ?? []).flatMap((archetype) => purchases(job, archetype)) : [];
-  const search: Search = { state, kinds, boxes: options.boxes ?? [], bounds: makeBounds(start, kinds, boxes) };
-  const { bounds } = search;
-  const root: Node = { changes: [], job, before: start, solved: start, cost: 0, estimate: bounds.leastStillToCome(start) };
-  const queue: Node[] = [root];
-  const seen = new Set([""]);
-  const goals: Solution[] = [];
-  let found: Solution = { changes: [], cost: 0, solved: start };
-  let looked = 0;
-  let sinceGoal = 0;
-  while (queue.length && looked < mostNodes && sinceGoal < LOOKS_FOR_TIES) {
-    const node = takeCheapest(queue);
-    if (goals[0] && node.estimate > goals[0].cost) break;
-    if (goals[0]) sinceGoal += 1;
-    if (!node.solved) {
-      looked += 1;
-      const solved = solveAgain(node.before, node.job);
-      queue.push({ ...node, solved, estimate: Math.max(node.estimate, node.cost + bounds.leastStillToCome(solved)) });
-      continue;
-    }
-    const solution: Solution = { changes: node.changes, cost: node.cost, solved: node.solved };
-    if (bounds.isDone(node.solved)) {
-      goals.push(solution);
-      if (goals.length > MOST_TIES) break;
-      continue;
-    }
-    if (isBetter(solution, found, start)) found = solution;
-    for (const { change, job: after } of usefulChanges(solution, search)) {
-      const changes = [...node.changes, change];
-      const key = keyOf(changes);
-      if (seen.has(key)) continue;
-      seen.add(key);
-      const cost = costOf(changes);
-      const least = change.kind === "setting" ? bounds.leastForWiring(node.solved) : 0;
-      queue.push({ changes, job: after, before: node.solved, solved: null, cost, estimate: Math.max(node.estimate, cost + least) });
-    }
-  }
-  const [best, ...ties] = goals;
-  if (best) return { best: asSet(best, start), ties: ties.map((tie) => asSet(tie, start)), proof: "every-row", looked };
-  return { best: asSet(found, start), ties: [], proof: queue.length ? "not-proven" : "best-together", looked };
+/** What stays the same through one search. */
+interface Search {
+  readonly start: Solved;
+  readonly kinds: readonly ChangeKind[];
+  readonly boxes: readonly string[];
+  readonly bounds: Bounds;
 }
 
 /** A solved set of changes. */
@@ -126,17 +75,314 @@ interface Solution {
   readonly changes: readonly Change[];
   readonly cost: number;
   readonly solved: Solved;
+  readonly total: number;
 }
 
-function takeCheapest(queue: Node[]): Node {
-  let at = 0;
-  queue.forEach((node, index) => {
-    const than = queue[at];
-    if (than && (node.estimate < than.estimate || (node.estimate === than.estimate && node.cost > than.cost))) at = index;
+/**
+ * A part of all sets: those that hold these changes, none of the forbidden ones, and none that would give another answer to a fixed
+ * question. It may still be unsolved: it is worked out only when it is the most promising part left.
+ */
+interface Node {
+  readonly changes: readonly Change[];
+  readonly job: Job;
+  readonly before: Solved;
+  readonly solved: Solved | null;
+  readonly cost: number;
+  readonly fixed: ReadonlySet<Question>;
+  /** Sockets whose plugs are decided. */
+  readonly plugged: ReadonlySet<Question>;
+  readonly forbidden: ReadonlySet<string>;
+  /** No set of this part brings more in sum. */
+  readonly most: number;
+  /** Cost so far plus the least that is still to come. */
+  readonly estimate: number;
+}
+
+const MOST_TIES = 4;
+/** How far the search goes on for other sets of the same sum and cost once nothing better is left. */
+const LOOKS_FOR_TIES = 100;
+const MOST_NODES = 1500;
+const MOST_AT_A_PRICE = 3;
+/** Sums are of whole scores and fractions of pictures: closer than this they are alike. */
+const ALIKE = 1e-5;
+
+/**
+ * The smallest set of changes that lifts all rows as far as they can be lifted together without lowering any, by branch and bound.
+ *
+ * A row stays as it is until one of the questions that its answer rests on gets another answer. So the sets are parted by one row that
+ * stands below its bound: those that make no further change which this row asks about (its questions are then fixed), and for each
+ * change that it asks about those that make it and none of the changes before it. No set is in two parts, and none is left out. What a row
+ * could ever be is bounded by `optimisticBest`, with all that is fixed as it is, and by the best sockets of its picture. Every single
+ * change is tried first. `mostNodes` cuts the search off; the answer then says so.
+ */
+export function smallestChanges(job: Job, options: SearchOptions = {}): SmallestChanges {
+  const { state = "planned", kinds = allowedKinds(job), mostNodes = MOST_NODES } = options;
+  const start = solve(job, state);
+  const boxes = kinds.includes("box") ? (options.boxes ?? []) : [];
+  const inPlaces = boxes.flatMap((archetype) => purchases(job, archetype));
+  const search: Search = { start, kinds, boxes, bounds: makeBounds(start, kinds, inPlaces) };
+  const none: Solution = { changes: [], cost: 0, solved: start, total: sumOf(search, start) };
+  const singles = singleSolutions(search, none);
+  const record = new Record(search, none);
+  for (const single of singles) record.offer(single);
+  const { looked, isWhole, open } = branchAndBound(search, record, mostNodes);
+  const best = withDelay(record.best, start);
+  const proof = !isWhole ? "not-proven" : isEveryRow(search, record.best.solved) ? "every-row" : "best-together";
+  return {
+    best: asSet(best, start),
+    ties: record.ties.map((tie) => asSet(tie, start)),
+    proof,
+    open: isWhole ? 0 : open,
+    atAPrice: atAPrice(singles, start),
+    looked: looked + singles.length,
+  };
+}
+
+/** The best set so far, and others of the same sum and cost. */
+class Record {
+  ties: readonly Solution[] = [];
+  private looksForTies = 0;
+
+  constructor(
+    private readonly search: Search,
+    public best: Solution,
+  ) {}
+
+  offer(solution: Solution): void {
+    const more = solution.total - this.best.total;
+    if (more < -ALIKE || (more <= ALIKE && solution.cost > this.best.cost)) return;
+    if (solution.changes.length > 0 && lowersAny(this.search, solution)) return;
+    if (more > ALIKE || solution.cost < this.best.cost) {
+      this.best = solution;
+      this.ties = [];
+    } else if (
+      solution.changes !== this.best.changes &&
+      keyOf(solution.changes) !== keyOf(this.best.changes) &&
+      this.ties.length < MOST_TIES
+    )
+      this.ties = this.ties.some(({ changes }) => keyOf(changes) === keyOf(solution.changes)) ? this.ties : [...this.ties, solution];
+  }
+
+  /** Whether nothing of a part could be better than the best, or as good for less; for a while also what could be as good for as much. */
+  isBeyond({ most, estimate }: Pick<Node, "most" | "estimate">): boolean {
+    const more = most - this.best.total;
+    if (more > ALIKE) return false;
+    if (more < -ALIKE || estimate > this.best.cost) return true;
+    return estimate === this.best.cost && (this.best.cost === 0 || this.ties.length >= MOST_TIES || this.looksForTies >= LOOKS_FOR_TIES);
+  }
+
+  /** Counts a look at what can at most be as good as the best. */
+  noteLook({ most, estimate }: Pick<Node, "most" | "estimate">): void {
+    if (most - this.best.total <= ALIKE && estimate >= this.best.cost) this.looksForTies += 1;
+  }
+}
+
+function branchAndBound(search: Search, record: Record, mostNodes: number): { looked: number; isWhole: boolean; open: number } {
+  const { start } = search;
+  const root: Node = {
+    changes: [],
+    job: start.job,
+    before: start,
+    solved: start,
+    cost: 0,
+    fixed: new Set(),
+    plugged: new Set(),
+    forbidden: new Set(),
+    most: Infinity,
+    estimate: 0,
+  };
+  // The cheapest first, and of those the one that is furthest on.
+  const queue = new FirstQueue<Node>((a, b) => a.estimate - b.estimate || b.cost - a.cost);
+  queue.push(root);
+  let looked = 0;
+  for (let node = queue.take(); node; node = queue.take()) {
+    if (record.isBeyond(node)) continue;
+    if (looked >= mostNodes) return { looked, isWhole: false, open: openRows(search, record.best.solved) };
+    if (!node.solved) {
+      looked += 1;
+      record.noteLook(node);
+    }
+    const solved = node.solved ?? solveAgain(node.before, node.job);
+    const parts = partsOf(search, record, { ...node, solved });
+    for (const part of parts) if (!record.isBeyond(part)) queue.push(part);
+  }
+  return { looked, isWhole: true, open: 0 };
+}
+
+/** Offers a solved node to the record and parts what is left of it. */
+function partsOf(search: Search, record: Record, node: Node & { readonly solved: Solved }): readonly Node[] {
+  const { bounds } = search;
+  const { solved, fixed, changes } = node;
+  record.offer({ changes, cost: node.cost, solved, total: sumOf(search, solved) });
+  const room = { solved, rig: makeRig(solved.job, solved.state) };
+  const canHaveBox = search.boxes.length > 0 && !changes.some(({ kind }) => kind === "box");
+  const units: Low[] = [];
+  for (const key of bounds.units) {
+    const unit = solved.units.find((one) => one.key === key);
+    const most = unit && bounds.whileFixed(room, unit, { fixed, plugged: node.plugged, boxes: canHaveBox });
+    // A content that is gone, or can never come back to where it stood, makes every set of this part one that lowers something.
+    if (!unit || !most || !isAtLeast(most, bounds.least(key))) return [];
+    units.push({ unit, now: bounds.worth(solved, unit), most });
+  }
+  const most = units.reduce((sum, unit) => sum + totalOf(unit.most), 0);
+  const low = units.filter(({ now, most: bound }) => !isAtLeast(now, bound));
+  if (low.length === 0 || record.isBeyond({ most, estimate: node.cost })) return [];
+  const useful = usefulChanges(search, node);
+  const touching = low.map((one) => {
+    const asked = askedWhereLow(bounds, room, one);
+    return { asked, changes: useful.filter(({ questions }) => meets(asked, questions)) };
   });
-  const [node] = queue.splice(at, 1);
-  if (!node) throw new Error("the queue is empty");
-  return node;
+  const branched = touching.reduce((least, one) => (one.changes.length < least.changes.length ? one : least));
+  const least = Math.max(...low.map(({ unit, most: goal }) => bounds.leastCost(room, unit, goal)));
+  const estimate = most > record.best.total + ALIKE ? node.cost : node.cost + least;
+  const without: Node = { ...node, fixed: new Set([...fixed, ...branched.asked]), most, estimate };
+  return [
+    without,
+    ...branched.changes.flatMap(({ change, questions }, index): readonly Node[] => {
+      const made = [...changes, change];
+      const cost = costOf(made);
+      if (record.isBeyond({ most, estimate: Math.max(cost, estimate) })) return [];
+      const applied = applyCommand(solved.job, change.command);
+      if (!applied.ok) return [];
+      return [
+        {
+          changes: made,
+          job: applied.value.job,
+          before: solved,
+          solved: null,
+          cost,
+          // A setting is decided once; a cable that was moved can still be changed for another.
+          fixed: change.kind === "setting" ? new Set([...fixed, ...questions]) : fixed,
+          plugged: new Set([...node.plugged, ...socketsOf(change)]),
+          forbidden: new Set([...node.forbidden, ...branched.changes.slice(0, index).map((earlier) => earlier.key)]),
+          most,
+          estimate: Math.max(cost, estimate),
+        },
+      ];
+    }),
+  ];
+}
+
+interface Low {
+  readonly unit: SolvedUnit;
+  readonly now: UnitWorth;
+  readonly most: UnitWorth;
+}
+
+/** What a content asks about as far as it stands below its bound: its sound, its picture, or both. */
+function askedWhereLow(bounds: Bounds, room: Room, { unit, now, most }: Low): ReadonlySet<Question> {
+  const { sound, picture } = bounds.questions(room, unit);
+  const isSoundLow = now.sound < most.sound;
+  const isPictureLow = [...most.pictures].some(([screen, bound]) => (now.pictures.get(screen) ?? 0) < bound);
+  return isSoundLow && isPictureLow ? new Set([...sound, ...picture]) : isSoundLow ? sound : picture;
+}
+
+/** The sockets in which a change decides what is plugged. */
+const socketsOf = ({ command }: Change): readonly Question[] =>
+  (command.kind === "batch" ? command.commands : [command]).flatMap((step) =>
+    step.kind === "plug" ? [cableQuestion(step.cable.from), cableQuestion(step.cable.to)] : [],
+  );
+
+interface Useful {
+  readonly change: Change;
+  readonly key: string;
+  /** What the change may give another answer to. */
+  readonly questions: ReadonlySet<Question>;
+}
+
+/** Every change that a part allows. */
+function usefulChanges(
+  { kinds, boxes }: Search,
+  { changes, solved, fixed, forbidden }: Pick<Node, "changes" | "fixed" | "forbidden"> & { readonly solved: Solved },
+): readonly Useful[] {
+  const decided = new Set(changes.flatMap(({ decides }) => decides));
+  const inBoxes = changes.some(({ kind }) => kind === "box") ? [] : boxes.flatMap((box) => purchases(solved.job, box));
+  return [...possibleChanges(solved.job, solved.state), ...inBoxes].flatMap((change): Useful[] => {
+    if (!kinds.includes(change.kind) || change.decides.some((what) => decided.has(what))) return [];
+    const { key, questions } = asked(solved.job, change);
+    return forbidden.has(key) || meets(fixed, questions) ? [] : [{ change, key, questions }];
+  });
+}
+
+/** Changes are never changed in place, so what they ask about is worked out once for the cables they were thought of for. */
+const askedBy = new WeakMap<Change, Omit<Useful, "change">>();
+
+function asked(job: Job, change: Change): Omit<Useful, "change"> {
+  const known = askedBy.get(change) ?? { key: JSON.stringify(change.command), questions: questionsOf(job, change) };
+  askedBy.set(change, known);
+  return known;
+}
+
+/** Every question to which a change may give another answer. */
+function questionsOf(job: Job, { command }: Change): ReadonlySet<Question> {
+  const steps = command.kind === "batch" ? command.commands : [command];
+  const ends = (cable: { from: Cable["from"]; to: Cable["to"] } | undefined) =>
+    cable ? [cableQuestion(cable.from), cableQuestion(cable.to)] : [];
+  return new Set(
+    steps.flatMap((step): readonly Question[] => {
+      switch (step.kind) {
+        case "set-setting":
+          return [settingQuestion(step.device, step.setting)];
+        case "edit-cable":
+        case "unplug":
+          return ends(job.cables.find(({ id }) => id === step.cable));
+        case "plug":
+          return ends(step.cable);
+        case "add-device":
+          return [deviceQuestion(step.device.id)];
+        case "remove-device":
+          return [deviceQuestion(step.device)];
+        default:
+          return [];
+      }
+    }),
+  );
+}
+
+/** Every single change as a set of its own. */
+function singleSolutions(search: Search, none: Solution): readonly Solution[] {
+  const root = { changes: [], solved: none.solved, fixed: new Set<Question>(), forbidden: new Set<string>() };
+  return usefulChanges(search, root).flatMap(({ change, questions }) => {
+    if (!none.solved.units.some((unit) => meets(unit.asked, questions))) return [];
+    const applied = applyCommand(none.solved.job, change.command);
+    if (!applied.ok) return [];
+    const solved = solveAgain(none.solved, applied.value.job);
+    return [{ changes: [change], cost: costOf([change]), solved, total: sumOf(search, solved) }];
+  });
+}
+
+function atAPrice(singles: readonly Solution[], start: Solved): readonly ChangeSet[] {
+  return singles
+    .map((single) => asSet(single, start))
+    .filter(
+      ({ lifts, pictureLifts, lowers, pictureLowers }) =>
+        lifts.length + pictureLifts.length > 0 && lowers.length + pictureLowers.length > 0,
+    )
+    .toSorted(
+      (a, b) =>
+        a.lowers.length + a.pictureLowers.length - (b.lowers.length + b.pictureLowers.length) ||
+        b.lifts.length + b.pictureLifts.length - (a.lifts.length + a.pictureLifts.length) ||
+        a.cost - b.cost,
+    )
+    .slice(0, MOST_AT_A_PRICE);
+}
+
+const sumOf = ({ bounds }: Search, solved: Solved): number =>
+  solved.units.reduce((sum, unit) => sum + totalOf(bounds.worth(solved, unit)), 0);
+
+function lowersAny({ start }: Search, { solved }: Solution): boolean {
+  const { lowers, pictureLowers } = movedRows(start.rows, solved.rows);
+  return lowers.length + pictureLowers.length > 0;
+}
+
+const lowUnits = ({ bounds }: Search, solved: Solved): readonly SolvedUnit[] =>
+  solved.units.filter((unit) => bounds.units.includes(unit.key) && !isAtLeast(bounds.worth(solved, unit), bounds.ever(unit.key)));
+const isEveryRow = (search: Search, solved: Solved): boolean => lowUnits(search, solved).length === 0;
+const openRows = (search: Search, solved: Solved): number => lowUnits(search, solved).reduce((sum, { rows }) => sum + rows.length, 0);
+
+function meets(asked: ReadonlySet<Question>, questions: ReadonlySet<Question>): boolean {
+  for (const question of questions) if (asked.has(question)) return true;
+  return false;
 }
 
 const keyOf = (changes: readonly Change[]): string =>
@@ -145,37 +391,18 @@ const keyOf = (changes: readonly Change[]): string =>
     .toSorted()
     .join("|");
 
+/** A sound delay to set moves no sound and no picture, so the best one is added at the end. */
+function withDelay(solution: Solution, start: Solved): Solution {
+  const change = delayChange(solution.solved, start.state);
+  const applied = change && applyCommand(solution.solved.job, change.command);
+  if (!change || !applied?.ok) return solution;
+  const changes = [...solution.changes, change];
+  return { ...solution, changes, cost: costOf(changes), solved: solveAgain(solution.solved, applied.value.job) };
+}
+
 const asSet = ({ changes, cost, solved }: Solution, start: Solved): ChangeSet => ({
   changes,
   cost,
   after: solved.rows,
   ...movedRows(start.rows, solved.rows),
 });
-
-/** A set that lowers nothing and lifts more in sum, or as much for less. */
-function isBetter(node: Solution, than: Solution, start: Solved): boolean {
-  if (movedRows(start.rows, node.solved.rows).lowers.length) return false;
-  const difference = total(node.solved) - total(than.solved);
-  return difference > 0 || (difference === 0 && node.cost < than.cost);
-}
-
-const total = ({ job, rows }: Solved): number => rows.reduce((sum, row) => sum + wishedScoreOf(job, row), 0);
-
-/** Changes of things not yet decided, which touch a question that a row below its bound rests on, each with the job it makes. */
-function usefulChanges(
-  { changes, solved }: Solution,
-  { state, kinds, boxes, bounds }: Search,
-): readonly { readonly change: Change; readonly job: Job }[] {
-  const decided = new Set(changes.flatMap(({ decides }) => decides));
-  const asked = new Set(solved.units.flatMap((unit) => (bounds.isLow(unit.key, unit.rows) ? [...unit.asked] : [])));
-  const inBoxes =
-    kinds.includes("box") && !changes.some(({ kind }) => kind === "box") ? boxes.flatMap((box) => purchases(solved.job, box)) : [];
-  return [...possibleChanges(solved.job, state), ...inBoxes].flatMap((change) => {
-    if (!kinds.includes(change.kind) || change.decides.some((what) => decided.has(what))) return [];
-    const applied = applyCommand(solved.job, change.command);
-    if (!applied.ok) return [];
-    const { job } = applied.value;
-    for (const question of changedQuestions(solved.job, job, state)) if (asked.has(question)) return [{ change, job }];
-    return [];
-  });
-}

@@ -1,4 +1,4 @@
-import { compareArrivals, solve, type Arrival } from "@/core/chain";
+import { compareStanding, solve, type Arrival } from "@/core/chain";
 import type { Job, Phase } from "@/core/job";
 import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
@@ -37,7 +37,7 @@ export interface DocketLine {
 export function docketSummary(job: Job): DocketSummary {
   const { rows } = solve(job, "planned");
   const questions = openQuestions(job, rows);
-  const worst = [...rows].sort(compareArrivals)[0];
+  const worst = [...rows].sort(compareStanding)[0];
   const loss = worst?.losses[0];
   return {
     rows: rows.length,

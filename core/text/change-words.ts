@@ -10,10 +10,15 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
   switch (command.kind) {
     case "set-setting":
       return `Set “${settingFact(command.setting).name}” to ${command.value === null ? "nothing" : optionLabel(command.setting, command.value)} at ${deviceName(job, command.device)}`;
+    case "unplug":
+      return isPairing(job, command.cable)
+        ? `Undo the ${cableShortName(job, command.cable)}`
+        : `Unplug the ${cableShortName(job, command.cable)}`;
     case "edit-cable":
+      if (command.fields.backwards === false && !command.fields.class) return `Turn the ${cableShortName(job, command.cable)} round`;
       return `Change the ${cableShortName(job, command.cable)}${command.fields.class ? ` for ${cableClassFact(command.fields.class).name}` : ""}`;
     case "plug":
-      return `Lay ${article(cableClassFact(command.cable.class).name)} cable from ${socketName(job, command.cable.from)} to ${socketName(job, command.cable.to)}`;
+      return `Run ${article(cableClassFact(command.cable.class).name)} cable from ${socketName(job, command.cable.from)} to ${socketName(job, command.cable.to)}`;
     case "batch": {
       const added = command.commands.find((step) => step.kind === "add-device");
       const removed = command.commands.find((step) => step.kind === "remove-device");
@@ -34,23 +39,30 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
   }
 }
 
-/** What a change does beside what it is for: "lifts 1 row, lowers 2; betters 3 pictures". */
-export function movedWords({ lifts, lowers, pictureLifts, pictureLowers }: MovedRows): string {
+const isPairing = (job: Job, id: string): boolean => job.cables.find((cable) => cable.id === id)?.class === "bluetooth";
+
+/** What a change does: "lifts 1 row, lowers 2; improves 3 pictures". */
+export function movedWords(moved: MovedRows): string {
+  const { lifts, lowers, pictureLifts, pictureLowers, syncLifts, syncLowers, troubles } = moved;
   const parts = [
     ...(lifts.length ? [`lifts ${plural(lifts.length, "row")}`] : []),
     ...(lowers.length ? [`lowers ${plural(lowers.length, "row")}`] : []),
-    ...(pictureLifts.length ? [`betters ${plural(pictureLifts.length, "picture")}`] : []),
-    ...(pictureLowers.length ? [`costs ${plural(pictureLowers.length, "picture")}`] : []),
+    ...(pictureLifts.length ? [`improves ${plural(pictureLifts.length, "picture")}`] : []),
+    ...(pictureLowers.length ? [`makes ${plural(pictureLowers.length, "picture")} worse`] : []),
+    ...(syncLifts.length ? [`brings ${plural(syncLifts.length, "row")} into step`] : []),
+    ...(syncLowers.length ? [`puts ${plural(syncLowers.length, "row")} out of step`] : []),
+    ...(troubles.length ? [`brings drift to ${plural(troubles.length, "row")}`] : []),
   ];
   return parts.join(", ");
 }
 
 /** "Set eARC to on at Television; move Console to …: lifts 2 rows, lowers none." */
-export function setWords(job: Job, { best, proof }: SmallestChanges): string {
+export function setWords(job: Job, { best, proof }: Pick<SmallestChanges, "best" | "proof">): string {
   if (best.changes.length === 0)
-    return proof === "not-proven" ? "No set of changes that lifts a row was found." : "No setting, plug or cable of this gear lifts a row.";
-  const picture = best.pictureLowers.length ? ` It costs ${plural(best.pictureLowers.length, "picture")} something.` : "";
-  return `${changesWords(job, best.changes)}: lifts ${plural(best.lifts.length, "row")}, lowers none.${picture}`;
+    return proof === "not-proven"
+      ? "No set of changes that lifts a row was found."
+      : "No setting, plug or cable of this gear lifts a row without lowering another.";
+  return `${changesWords(job, best.changes)}: ${movedWords(best)}, lowers none.`;
 }
 
 const changesWords = (job: Job, changes: readonly Change[]): string => changes.map((change) => changeWords(job, change)).join("; ");
@@ -66,20 +78,24 @@ export function tieWords(job: Job, { best, ties }: SmallestChanges): string | nu
 }
 
 /** How sure the smallest set is. */
-export function proofSentence({ best, proof, looked }: SmallestChanges): string {
+export function proofSentence({ best, proof, looked, open }: Pick<SmallestChanges, "best" | "proof" | "looked" | "open">): string {
   switch (proof) {
     case "every-row":
       return best.changes.length === 0
-        ? "Every row already stands as high as this gear can ever carry it."
-        : "Every row then stands as high as this gear can carry it, and no smaller set does that.";
+        ? "Every row already has the best sound and picture that this gear can bring."
+        : "Every row then has the best sound and picture that this gear can bring, and no smaller set does that.";
     case "best-together":
-      return "Not every row can have its best at once; no other set does more in sum.";
+      return "Not every row can have its best at once; no other set does more in sum without lowering a row.";
     case "not-proven":
-      return `${looked} sets were looked at; the search stopped there, so a better or smaller one may exist.`;
+      return `${looked} sets were tried and the search stopped there: ${plural(open, "row")} might still be lifted by a set that was not tried.`;
     default:
       return unreachable(proof);
   }
 }
+
+/** Single changes that lift something and cost something else, each with both. */
+export const atAPriceWords = (job: Job, { atAPrice }: Pick<SmallestChanges, "atAPrice">): readonly string[] =>
+  atAPrice.map((set) => `${changesWords(job, set.changes)}: ${movedWords(set)}.`);
 
 /** What a device of the shelf is, in its own words; the name of one that is not from there. */
 const replacementWords = ({ archetype, name }: Device): string => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { smallestChanges, weighedChanges, weighedPurchases, type Change } from "@/core/plan";
+import { NOTHING_MOVED, smallestChanges, weighedChanges, weighedPurchases, type Change } from "@/core/plan";
 import { changeWords, movedWords, proofSentence, setWords, tieWords } from "@/core/text";
 
 const hub = demoJob("01-receiver-hub-optical", "systems");
@@ -17,24 +17,26 @@ describe("the smallest set in words", () => {
     expect(tieWords(hub, { ...smallest, ties: [] })).toBeNull();
   });
   test("says how sure it is, in three degrees", () => {
-    expect(proofSentence(smallest)).toBe("Every row then stands as high as this gear can carry it, and no smaller set does that.");
+    expect(proofSentence(smallest)).toBe(
+      "Every row then has the best sound and picture that this gear can bring, and no smaller set does that.",
+    );
     expect(proofSentence({ ...smallest, proof: "best-together" })).toContain("no other set does more in sum");
-    expect(proofSentence({ ...smallest, proof: "not-proven", looked: 1500 })).toContain("1500 sets were looked at");
+    expect(proofSentence({ ...smallest, proof: "not-proven", looked: 1500 })).toContain("1500 sets were tried");
   });
   test("where nothing lifts, says that and why that is sure", () => {
     const flat = demoJob("flat-4b");
     const none = smallestChanges(flat);
-    expect(setWords(flat, none)).toBe("No setting, plug or cable of this gear lifts a row.");
+    expect(setWords(flat, none)).toBe("No setting, plug or cable of this gear lifts a row without lowering another.");
     expect(setWords(flat, { ...none, proof: "not-proven" })).toBe("No set of changes that lifts a row was found.");
-    expect(proofSentence(none)).toBe("Every row already stands as high as this gear can ever carry it.");
+    expect(proofSentence(none)).toBe("Every row already has the best sound and picture that this gear can bring.");
   });
 });
 
 describe("one change in words", () => {
   test("says what it costs beside what it is for", () => {
-    expect(movedWords({ lifts: ["a"], lowers: [], pictureLifts: [], pictureLowers: [] })).toBe("lifts 1 row");
-    expect(movedWords({ lifts: ["a", "b"], lowers: ["c"], pictureLifts: ["a"], pictureLowers: ["b", "c"] })).toBe(
-      "lifts 2 rows, lowers 1 row, betters 1 picture, costs 2 pictures",
+    expect(movedWords({ ...NOTHING_MOVED, lifts: ["a"] })).toBe("lifts 1 row");
+    expect(movedWords({ ...NOTHING_MOVED, lifts: ["a", "b"], lowers: ["c"], pictureLifts: ["a"], pictureLowers: ["b", "c"] })).toBe(
+      "lifts 2 rows, lowers 1 row, improves 1 picture, makes 2 pictures worse",
     );
   });
   test("light in place of copper", () => {

@@ -9,7 +9,7 @@ export { cableMark, endTag } from "./cable-words";
 export { controlFlag, controlSentence, pictureRunWords, POWER_WORDS } from "./layer-words";
 export { listedDifferenceWords, nextActWords, questionWords, tableTroubleSentence } from "./survey-words";
 export { stockName } from "./stock-words";
-export { changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
+export { atAPriceWords, changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
 export {
   cableClassName,

@@ -188,7 +188,7 @@ describe("a picture in words", () => {
 test("a change is told as an instruction, whatever kind it is", () => {
   const loft2 = demoJob("sail-loft");
   const words = new Set(weighedChanges({ ...loft2, cables: loft2.cables.slice(1) }).map((change) => changeWords(loft2, change)));
-  expect([...words].some((text) => text.startsWith("Lay an Ultra High Speed HDMI cable from Streamer"))).toBe(true);
+  expect([...words].some((text) => text.startsWith("Run an Ultra High Speed HDMI cable from Streamer"))).toBe(true);
   expect([...words].some((text) => text.startsWith("Exchange the plugs of"))).toBe(true);
   for (const text of words) expect(text).not.toMatch(/undefined|Make (this|several)/);
 });

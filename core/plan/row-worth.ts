@@ -1,0 +1,47 @@
+import type { Arrival, SolvedUnit } from "@/core/chain";
+import { MOST_PICTURE, scorePicture } from "./picture-score";
+import type { Job } from "@/core/job";
+import { wishedScoreOf } from "./wished";
+
+/** What the rows of one content are worth: their sound, and their picture on each screen that matters. */
+export interface UnitWorth {
+  readonly sound: number;
+  readonly pictures: ReadonlyMap<string, number>;
+}
+
+/** Stands for "some screen" where a content reached none when the search began. */
+export const ANY_SCREEN = "";
+
+/** A picture counts as much in a sum as a step from one sound verdict to the next. */
+const PICTURE_STEP = 1_000_000 / MOST_PICTURE;
+
+/** One number for a content, only for comparing sums. */
+export const totalOf = ({ sound, pictures }: UnitWorth): number =>
+  sound + [...pictures.values()].reduce((sum, picture) => sum + picture * PICTURE_STEP, 0);
+
+/** What the rows of a content are worth, for the screens that mattered when the search began. Of several rows the one that sounds worst counts. */
+export function worthOf(job: Job, rows: readonly Arrival[], screens: readonly string[]): UnitWorth {
+  const pictures = screens.map((screen) => {
+    const seen = rows.filter((row) => (screen === ANY_SCREEN ? row.screen !== null : row.screen === screen));
+    return [screen, Math.max(0, ...seen.map(({ picture, pictureLosses }) => scorePicture(picture, pictureLosses)))] as const;
+  });
+  return { sound: Math.min(...rows.map((row) => wishedScoreOf(job, row))), pictures: new Map(pictures) };
+}
+
+/** The screens that matter for a content: those it reaches, or any one where it reaches none. */
+export function screensOf({ rows }: Pick<SolvedUnit, "rows">): readonly string[] {
+  const content = rows[0]?.content;
+  if (!content?.picture) return [];
+  const reached = rows.flatMap(({ screen }) => screen ?? []);
+  return reached.length ? reached : [ANY_SCREEN];
+}
+
+/** Whether one worth is nowhere less than another. */
+export const isAtLeast = (a: UnitWorth, b: UnitWorth): boolean =>
+  a.sound >= b.sound && [...b.pictures].every(([screen, picture]) => (a.pictures.get(screen) ?? 0) >= picture);
+
+/** The better of two at every point. */
+export const higherOf = (a: UnitWorth, b: UnitWorth): UnitWorth => ({
+  sound: Math.max(a.sound, b.sound),
+  pictures: new Map([...a.pictures].map(([screen, picture]) => [screen, Math.max(picture, b.pictures.get(screen) ?? 0)])),
+});
