@@ -64,6 +64,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
       "plan with it and tell the difference, for instance console:bar, box:ARCHETYPE, school:SCHOOL or setting:DEVICE.KEY=VALUE",
     )
     .option("--van <archetypes...>", "the boxes that are at hand; otherwise whatever the brief lets one buy")
+    .option("--check", "also tell what came of playing every single change to the best plan; exit code 1 where one is better")
     .option("--seconds <seconds>", "how long to look at most", "5")
     .option("--json", "answer as JSON")
     .action(async (file: string, options: PlanCommandOptions) => {

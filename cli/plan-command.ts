@@ -8,7 +8,8 @@ import {
   PRESETS,
   readAsked,
   readWishes,
-  searchPlans,
+  checkedPlans,
+  type CheckedSearch,
   shoppingOf,
   smallestConflict,
   tradesOf,
@@ -22,12 +23,15 @@ import {
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
 import {
+  checkWords,
   conflictOfWishes,
   figureLines,
   givenUp,
   impossibleSchool,
+  nothingToPlan,
   planIdea,
   planProof,
+  planWorkLines,
   SCHOOL_WORDS,
   shoppingWords,
   tradesProof,
@@ -52,6 +56,7 @@ export interface PlanCommandOptions {
   readonly seconds: string;
   readonly trades?: boolean;
   readonly whatIf?: boolean;
+  readonly check?: boolean;
   readonly json?: boolean;
 }
 
@@ -67,11 +72,15 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   const { bonds, musts } = wishes.value;
   const own = atHandOf(job, options.van);
   const space = wiringSpace(job, own, wishes.value);
-  if (!space) throw new UnusableInput("There is nothing to plan: the job has no screen, or nothing that sounds.");
+  if (!space) {
+    const words = nothingToPlan(job);
+    process.stdout.write(options.json ? `${JSON.stringify({ plans: [], proven: false, words })}\n` : `${words}\n`);
+    return 1;
+  }
   const asked = options.whyNot === undefined ? null : readAsked(job, options.whyNot);
   if (options.whyNot !== undefined && !asked) throw namesNothing("--why-not", options.whyNot);
   const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
-  const found = searchPlans(space, weights, limits);
+  const found = checkedPlans(space, weights, limits);
   const answer = asked && whyNot(space, weights, found, asked, limits);
   const trades = options.trades ? tradesOf(space, MOST_TRADES, limits) : null;
   const [best] = found.plans;
@@ -85,16 +94,13 @@ export async function planCommandLine(file: string, options: PlanCommandOptions)
   } else if (conflict) process.stdout.write(`${conflictOfWishes(job, conflict)}\n`);
   else print(space.system.id, job, found, top);
   if (!options.json) printMore(space.system.id, found, trades, ifs);
+  if (options.check && !options.json && best) process.stdout.write(`${checkWords(best.job, found.check)}\n`);
   if (answer && !options.json) process.stdout.write(`Why not ${options.whyNot}? ${whyNotSentence(answer, space.system.id)}\n`);
-  return found.plans.length ? 0 : 1;
+  const isBeaten = options.check === true && (found.check?.better.length ?? 0) > 0;
+  return found.plans.length && !isBeaten ? 0 : 1;
 }
 
-function printMore(
-  system: string,
-  { plans: [best] }: ReturnType<typeof searchPlans>,
-  trades: Trades | null,
-  ifs: readonly WhatIf[] | null,
-): void {
+function printMore(system: string, { plans: [best] }: CheckedSearch, trades: Trades | null, ifs: readonly WhatIf[] | null): void {
   const lines = [
     ...(trades ? [tradesProof(trades)] : []),
     ...(trades?.plans ?? []).flatMap((one) => [
@@ -127,13 +133,14 @@ function wholeNumber(option: string, text: string): number {
   return value;
 }
 
-function print(system: string, job: Job, found: ReturnType<typeof searchPlans>, top: number): void {
+function print(system: string, job: Job, found: CheckedSearch, top: number): void {
   const lines = found.plans
     .slice(0, top)
     .flatMap((plan, index) => [
       `${index + 1}. ${SCHOOL_WORDS[plan.school]}, ${plan.points.toFixed(1)} points`,
       `   ${planIdea(plan, system)}`,
       ...figureLines(plan).map((line) => `   - ${line}`),
+      ...planWorkLines(job, plan).map((line) => `   > ${line}`),
       ...shoppingOf(plan).map((line) => `   + ${shoppingWords(line)}`),
       ...givenUp(plan).map(({ words }) => `   ! ${words}`),
     ]);

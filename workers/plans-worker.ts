@@ -2,7 +2,7 @@ import { expose } from "comlink";
 import type { Job } from "@/core/job";
 import {
   atHand,
-  searchPlans,
+  checkedPlans,
   smallestConflict,
   tradesOf,
   whatIfs,
@@ -10,7 +10,7 @@ import {
   wishesOf,
   wiringSpace,
   type Bond,
-  type PlanSearch,
+  type CheckedSearch,
   type Trades,
   type Weights,
   type WhatIf,
@@ -38,9 +38,9 @@ const spaceOf = ({ job, items, free }: PlanQuestion) => wiringSpace(job, atHand(
 
 const api = {
   /** The plans of a job; null where there is nothing to plan. Tells the points of every better plan as it is found. */
-  plan(question: PlanQuestion, onBetter: (points: number) => void): PlanSearch | null {
+  plan(question: PlanQuestion, onBetter: (points: number) => void): CheckedSearch | null {
     const space = spaceOf(question);
-    return space && searchPlans(space, question.weights, { ...limits(), onBetter: ({ points }) => onBetter(points) });
+    return space && checkedPlans(space, question.weights, { ...limits(), onBetter: ({ points }) => onBetter(points) });
   },
 
   /** The plans that none other beats in arrivals, ease, cost and work together. */

@@ -1,12 +1,12 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { PRESETS, searchPlans, tradesOf, whatIfs, whyNot, wiringSpace } from "@/core/plan";
+import { PRESETS, checkedPlans, tradesOf, whatIfs, whyNot, wiringSpace } from "@/core/plan";
 import { planLists, plansReport, planSheet, planTables } from "@/core/report";
 
 const job = demoJob("sail-loft");
 const space = wiringSpace(job, { boxes: [] });
 if (!space) throw new Error("nothing to plan");
-const found = searchPlans(space, PRESETS["best-sound"]);
+const found = checkedPlans(space, PRESETS["best-sound"]);
 const report = plansReport(space, found, { top: 2 });
 
 describe("plans for other programs", () => {

@@ -5,7 +5,7 @@ import {
   settingsSheetOf,
   shoppingOf,
   type Must,
-  type PlanSearch,
+  type CheckedSearch,
   type Trades,
   type WhatIf,
   type WhyNot,
@@ -14,6 +14,7 @@ import {
   type WiringSpace,
 } from "@/core/plan";
 import {
+  changeWords,
   conflictOfWishes,
   figureLines,
   givenUp,
@@ -43,7 +44,7 @@ export interface PlansReportOptions {
 const wishedOf = (wish: Must) => ("device" in wish ? { device: wish.device } : { most: wish.most });
 
 /** The machine form of plans: the outside contract of `octachord plan --json` and of the plans over HTTP. */
-export function plansReport(space: WiringSpace, found: PlanSearch, options: PlansReportOptions = {}) {
+export function plansReport(space: WiringSpace, found: CheckedSearch, options: PlansReportOptions = {}) {
   const { top = found.plans.length, conflict, asked, trades, whatIfs } = options;
   const { job, system } = space;
   const [best] = found.plans;
@@ -57,6 +58,16 @@ export function plansReport(space: WiringSpace, found: PlanSearch, options: Plan
     proven: found.proven,
     gap: rounded(found.gap),
     words: planProof(found),
+    check: found.check
+      ? {
+          played: found.check.played,
+          better: found.check.better.map(({ change, more }) => ({
+            words: changeWords(best?.job ?? job, change),
+            more: rounded(more),
+            command: change.command,
+          })),
+        }
+      : null,
     impossible: found.impossible.map((school) => ({ school, words: impossibleSchool(job, school, system.id) })),
     looked: found.looked,
     ...(conflict

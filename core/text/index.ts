@@ -65,7 +65,9 @@ export {
 } from "./control-words";
 export { cureLimits, cureWords } from "./cure-words";
 export { INFRARED_WORDS, QUIRK_WORDS } from "./quirk-words";
+export { nothingToPlan } from "./nothing-to-plan";
 export {
+  checkWords,
   conflictOfWishes,
   figureLines,
   givenUp,
@@ -73,6 +75,7 @@ export {
   mustWords,
   planIdea,
   planProof,
+  planWorkLines,
   PRESET_WORDS,
   SCHOOL_WORDS,
   shoppingWords,

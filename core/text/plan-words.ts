@@ -1,9 +1,12 @@
 import { arrivalsOf } from "@/core/chain";
-import { cableClassFact } from "@/core/facts";
+import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import {
   failingActs,
   isCutOff,
+  scheduleOf,
+  settingsSheetOf,
+  type PlanCheck,
   type Must,
   type PlanFigures,
   type Unseen,
@@ -17,7 +20,8 @@ import {
   type WiringPlan,
 } from "@/core/plan";
 import { formatMetres } from "@/core/units";
-import { deviceName, listed, plural, socketName, upperFirst } from "./names";
+import { changeWords } from "./change-words";
+import { cableClassName, deviceName, listed, plural, socketName, upperFirst } from "./names";
 import { reasonSentence } from "./reason-words";
 import { rowWords, streamWords } from "./sound-words";
 
@@ -119,7 +123,14 @@ export function figureLines(plan: WiringPlan): readonly string[] {
 }
 
 /** How sure it is that nothing beats the first plan. */
-export function planProof({ proven, gap, looked, plans, schoolsProven }: PlanSearch): string {
+export function planProof({
+  proven,
+  gap,
+  looked,
+  plans,
+  schoolsProven,
+  check,
+}: PlanSearch & { readonly check?: PlanCheck | null }): string {
   if (plans.length === 0)
     return proven
       ? "No plan keeps to all that is wished, pinned and forbidden."
@@ -127,8 +138,35 @@ export function planProof({ proven, gap, looked, plans, schoolsProven }: PlanSea
   const others =
     schoolsProven || plans.length < 2 ? "" : " Of the others not every way was looked at: each may have a better one of its kind.";
   return proven
-    ? `Proven best for these weights: no other way of wiring this room has more points.${others}`
+    ? `Proven best for these weights, of all ways to plug this room with the boxes at hand.${checked(check)}${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
+}
+
+const checked = (check: PlanCheck | null | undefined): string =>
+  check ? ` ${plural(check.played, "single change")} to it ${check.played === 1 ? "was" : "were"} played as well, and none is better.` : "";
+
+/** What came of playing every single change to a plan. */
+export function checkWords(job: Job, check: PlanCheck | null): string {
+  if (!check) return "No plan was checked.";
+  if (check.better.length === 0) return `Checked: ${plural(check.played, "single change")} to the best plan played, none is better.`;
+  const lines = check.better.map(({ change, more }) => `   ${changeWords(job, change)}: ${more.toFixed(3)} points more`);
+  return [`Checked: of ${plural(check.played, "single change")} to the best plan ${check.better.length} would be better:`, ...lines].join(
+    "\n",
+  );
+}
+
+/** What is plugged where and what is set where in a plan, a line each; what stays as it is is left out. */
+export function planWorkLines(job: Job, plan: WiringPlan): readonly string[] {
+  const WORK = { stays: "stays", moves: "moved", new: "new" } as const;
+  return [
+    ...scheduleOf(plan.job, plan).map(
+      ({ cable, work, adapter }) =>
+        `${socketName(plan.job, cable.from)} to ${socketName(plan.job, cable.to)}: ${cableClassName(cable.class)}, ${WORK[work]}${adapter ? ", with an adapter without the control wire" : ""}`,
+    ),
+    ...settingsSheetOf(job, plan).flatMap(({ device, rows }) =>
+      rows.map(({ key, value }) => `Set “${settingFact(key).name}” to ${optionLabel(key, value)} at ${deviceName(plan.job, device)}`),
+    ),
+  ];
 }
 
 /** Why a plan is not otherwise: what becomes of the room with it, and how far that is behind. */

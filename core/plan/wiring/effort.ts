@@ -1,6 +1,6 @@
 import type { CableClass } from "@/core/facts";
 import type { Device } from "@/core/device";
-import { runBetween } from "@/core/job";
+import { runBetween, sameEnd } from "@/core/job";
 import { menusOf, type SettingChoice } from "./hub-settings";
 import type { BoxAtHand, WiringSpace } from "./space";
 import { GUESSED_PRICE, MINUTES, type Weights } from "./weights";
@@ -60,7 +60,7 @@ function effortOf(space: WiringSpace, wire: Wire): Effort {
 
 function cableEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
   if (lying) {
-    const moved = Number(lying.from.port !== cable.from.port) + Number(lying.to.port !== cable.to.port);
+    const moved = Number(!sameEnd(lying.from, cable.from)) + Number(!sameEnd(lying.to, cable.to));
     // What lies and stays need not be taken out, which is counted for all of them beforehand.
     return { ...NO_EFFORT, minutes: moved * MINUTES.plug - MINUTES.takeOut };
   }
@@ -71,7 +71,7 @@ function cableEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
     ...NO_EFFORT,
     ...spent(
       priceOf(space, cable.class, cable.lengthM),
-      cable.class === "hybrid-optical-hdmi" ? GUESSED_PRICE.hybrid : GUESSED_PRICE.cable,
+      cable.class === "hybrid-optical-hdmi" || cable.class === "hybrid-optical-hdmi-earc" ? GUESSED_PRICE.hybrid : GUESSED_PRICE.cable,
     ),
     newCables: 1,
     pulls: Number(isPull),

@@ -20,7 +20,7 @@ export function giveOut(
     if (!option.kind || !option.wire) return [];
     const { kind, wire } = option;
     const pinned = pinnedPort(space, option.player);
-    const wish = pinned ?? (wire.lying && kind.ports.includes(wire.lying.to.port) ? wire.lying.to.port : null);
+    const wish = pinned ?? (wire.lying?.to.device === kind.device && kind.ports.includes(wire.lying.to.port) ? wire.lying.to.port : null);
     return [{ index, kind, wire, wish }];
   });
   const isStick = claims.some(({ wire }) => wire.cable.class === "direct-plug");

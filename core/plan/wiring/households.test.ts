@@ -149,7 +149,7 @@ describe("quarrels on the control bus noted in the survey, and a household that 
     );
     const cut = side.wires.flatMap(({ cable }) => (cable.controlWire ? [] : [cable.from.device]));
     // The box that wakes the room at night is off the bus, and the return that the screen drops is switched off.
-    expect([...off, ...cut]).toEqual(["tv arc", "box"]);
+    expect([...off, ...cut]).toEqual(["tv arc", "box cec"]);
     expect(side.figures.remotes).toBeGreaterThan(1);
     expect(figureLines(side).join("\n")).toMatch(/2 remotes|3 remotes/);
   });

@@ -42,7 +42,10 @@ export function choicesOf(device: Device, isSystem: boolean): readonly (readonly
   });
 }
 
-/** HDMI control is tried without only where the survey notes that the device quarrels on it. */
+/**
+ * HDMI control is tried without only where the survey notes that the device quarrels on it; that it could be off elsewhere is looked at
+ * when a plan is judged by its neighbours.
+ */
 const plannedFor = ({ control }: Device, key: SettingKey): readonly string[] =>
   key === "cec" && control.quirks.length > 0 ? ["on", "off"] : (PLANNED[key] ?? []);
 

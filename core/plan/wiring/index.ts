@@ -20,6 +20,8 @@ export { presetOf, readWeights, TUNABLE, TUNABLE_NAMES, writeWeights } from "./r
 export { SCHOOLS, type School } from "./schools";
 export { isCutOff } from "./leads";
 export type { WiringPlan } from "./make-plan";
+export { checkedPlans, type CheckedSearch } from "./polish";
+export { checkPlan, worthOfRoom, type BetterNeighbour, type PlanCheck } from "./check";
 export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 export {
   wiringSpace,

@@ -47,7 +47,11 @@ export class Leads {
   ) {
     const { job, system } = space;
     this.intoSystem = this.between(hubs, system, SOUND_LEADS);
-    this.throughAir = isCutOff(job, system.id) ? this.between(hubs, system, THROUGH_AIR) : [];
+    const air = this.between(hubs, system, THROUGH_AIR);
+    // A pairing that there is may stay; a new one is thought of only where no cable can run.
+    this.throughAir = isCutOff(job, system.id)
+      ? air
+      : air.map(({ hub, leads }) => ({ hub, leads: leads.filter(({ wires }) => wires.some(({ lying }) => lying !== null)) }));
   }
 
   /** Some wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */

@@ -52,6 +52,9 @@ export function draftOf(measure: Measure, ground: Ground, school: School, chosen
   const others = [...players, ...unusedBoxes(space, ground.backbone)];
   const given = giveOut(space, ground.backbone.wires, chosen, (wires) => jobWith(space, ground.hubs, wires, others));
   if (!given) return null;
+  // One cable is not in two places.
+  const reused = given.flatMap(({ lying }) => lying?.id ?? []);
+  if (new Set(reused).size < reused.length) return null;
   const wires = suppliedBy(space, withOwnIds(space, given));
   return new Draft(measure, ground, school, chosen, { settings, wires, job: jobWith(space, ground.hubs, wires, others) });
 }

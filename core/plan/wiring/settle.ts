@@ -78,8 +78,8 @@ export interface ActsBound {
  */
 export function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): ActsBound {
   const player = set.id;
-  // All on which control rests: the wires, its switches, and by which links sound arrives.
-  const key = `${player} ${wireKey(wire.cable)} ${groundKey(ground)} ${linkKey(rows)}`;
+  // All on which control rests: the wires, the switches of the player itself and of the hubs, and by which links sound arrives.
+  const key = `${player} ${switchesOf({ hubs: [set] })} ${wireKey(wire.cable)} ${groundKey(ground)} ${linkKey(rows)}`;
   const known = ease.get(key);
   if (known !== undefined) return known;
   const acts = commonActs(space).filter(({ act }) => playerOfAct(space, act) === player);

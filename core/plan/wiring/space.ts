@@ -84,14 +84,17 @@ export function wiringSpace(
   { bonds = [], musts = [], hopes = [] }: PlanWishes = wishesOf(job),
 ): WiringSpace | null {
   const system = chosenSoundSystem(job);
+  if (!system || !isSoundSystem(job, system)) return null;
   const screens = job.devices.filter(({ role, display }) => role === "screen" && display);
-  if (!system || screens.length === 0) return null;
+  if (screens.length === 0) return null;
   const fixed = fixedIds(job, system.id);
   const players = job.devices.filter(isDecided);
   const decided = new Set([system.id, ...[...screens, ...players].map(({ id }) => id)]);
   const own = job.devices.filter(({ id, role }) => role === "box" && !fixed.has(id));
   const movable = new Set([...decided, ...own.map(({ id }) => id)]);
-  const isLying = ({ from, to }: Cable) => movable.has(from.device) && movable.has(to.device);
+  // What a player sends by another plug than HDMI stays as it lies.
+  const isOther = ({ from }: Cable) => players.some((player) => player.id === from.device && hdmiOut(player)?.id !== from.port);
+  const isLying = (cable: Cable) => movable.has(cable.from.device) && movable.has(cable.to.device) && !isOther(cable);
   const household = householdOf(job);
   return {
     job,
@@ -114,6 +117,10 @@ export function wiringSpace(
     mainScreen: castOf(household).screen?.nature.device ?? screens[0]?.id ?? null,
   };
 }
+
+/** Where nobody chose the screen itself to be listened to, a room without a sound system has nothing to plan for. */
+export const isSoundSystem = ({ brief }: Pick<Job, "brief">, device: Device): boolean =>
+  device.role === "sound" || brief.soundSystem === device.id;
 
 /** New boxes stand where most of the players do, so that a box bridges no way that no cable may take; null: nobody said where. */
 function roomOfBoxes(players: readonly Device[]): string | null {

@@ -1,6 +1,17 @@
-import type { Supply } from "@/core/device";
+import type { Port, Supply } from "@/core/device";
 import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
-import { findDevice, findPort, joinSockets, whyNotLay, whyNotPlug, type Cable, type CableEnd, type Job } from "@/core/job";
+import {
+  findDevice,
+  findPort,
+  joinSockets,
+  reaches,
+  sameEnd,
+  whyNotLay,
+  whyNotPlug,
+  type Cable,
+  type CableEnd,
+  type Job,
+} from "@/core/job";
 import type { WiringSpace } from "./space";
 
 /** A cable of a plan: one that lies already between the two devices, perhaps in other sockets of them, or a new one. */
@@ -25,7 +36,7 @@ export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: C
   const known = thoughtOf.get(space) ?? new Map<string, readonly Wire[]>();
   thoughtOf.set(space, known);
   const key = `${from.device} ${from.port} ${to.device} ${to.port}`;
-  const wires = known.get(key) ?? withAdapters(job, wiresOf(space, job, from, to));
+  const wires = known.get(key) ?? withAdapters(space, job, wiresOf(space, job, from, to));
   known.set(key, wires);
   return wires;
 }
@@ -35,14 +46,16 @@ export const isLead = ({ class: kind }: Cable): boolean => cableClassFact(kind).
 
 /** A wire that lies as it does now. */
 export const isUnchanged = ({ cable, lying }: Wire): boolean =>
-  lying !== null && lying.from.port === cable.from.port && lying.to.port === cable.to.port && lying.controlWire === cable.controlWire;
+  lying !== null && sameEnd(lying.from, cable.from) && sameEnd(lying.to, cable.to) && lying.controlWire === cable.controlWire;
 
 /** An adapter sits in it that leaves out the control wire, which the cable itself has. */
 export const hasAdapter = ({ cable, lying }: Wire): boolean => !cable.controlWire && (lying?.controlWire ?? true);
 
 /** Of a player that quarrels each wire also without the control wire, by an adapter made for it. */
-function withAdapters(job: Job, wires: readonly Wire[]): readonly Wire[] {
+function withAdapters(space: WiringSpace, job: Job, wires: readonly Wire[]): readonly Wire[] {
   const [first] = wires;
+  // An adapter is bought like a cable.
+  if (!mayLay(space)) return wires;
   const quirks = first ? (findDevice(job, first.cable.from.device)?.control.quirks ?? []) : [];
   if (quirks.length === 0) return wires;
   const isHdmi = ({ cable }: Wire) => !isLead(cable) && cable.controlWire;
@@ -54,17 +67,29 @@ function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): re
   if (!out || !into) return [];
   const classes: readonly string[] = classesJoining(out.connector, into.connector);
   if (classes.length === 0) return [];
-  const lying = space.lying
-    .filter((cable) => cable.from.device === from.device && cable.to.device === to.device && classes.includes(cable.class))
-    .map((cable): Wire => ({ cable: { ...cable, from, to }, lying: cable }));
+  const reused = (cables: readonly Cable[]) => cables.map((cable): Wire => ({ cable: { ...cable, from, to }, lying: cable }));
+  const fits = space.lying.filter((cable) => classes.includes(cable.class) && !cable.miswired);
+  const lying = reused(fits.filter((cable) => cable.from.device === from.device && cable.to.device === to.device));
+  // The cable that sits in this very output can be led to another device, where it is long enough.
+  const moved = reused(
+    fits.filter((cable) => sameEnd(cable.from, from) && cable.to.device !== to.device && reaches(job, cable, from, to)),
+  ).filter(() => whyNotLay({ ...job, cables: [...space.fixedCables] }, from, to) === null);
   const free = { ...job, cables: [...space.fixedCables] };
   if (classes.includes("bluetooth"))
     return lying.length || whyNotPlug(free, from, to) ? lying : newWire(free, from, to, "bluetooth", "there");
   const wide = out.connector === "hdmi" && out.plug === "wide";
-  if (lying.some(({ cable }) => isBest(cable, wide)) || !mayLay(space)) return lying;
+  if (lying.some(({ cable }) => isBest(cable, wide))) return lying;
+  if (!mayLay(space)) return [...lying, ...moved];
   if (whyNotLay(free, from, to) !== null) return lying;
   const usual = newWire(free, from, to, wide ? "hdmi-extender" : undefined);
-  return [...lying, ...usual, ...usual.flatMap(({ cable }) => (isTooLong(cable) ? newWire(free, from, to, "hybrid-optical-hdmi") : []))];
+  return [
+    ...lying,
+    ...moved,
+    ...usual,
+    ...usual.flatMap(({ cable }) =>
+      isTooLong(cable) ? newWire(free, from, to, isReturn(out, into) ? "hybrid-optical-hdmi-earc" : "hybrid-optical-hdmi") : [],
+    ),
+  ];
 }
 
 function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass, supply: Supply = "buy"): readonly Wire[] {
@@ -74,7 +99,9 @@ function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass, supp
   return [{ cable: { ...joined.cable, id: idOf(from, to), supply, lengthM }, lying: null }];
 }
 
-/** Copper is not certain over it at every rate: the picture could do with fibres, which carry no return. */
+const isReturn = (out: Port, into: Port): boolean => [out, into].every((port) => port.connector === "hdmi" && port.returns !== "none");
+
+/** Copper is not certain over it at every rate: the picture could do with fibres. */
 const isTooLong = ({ class: kind, lengthM }: Cable): boolean => kind === "ultra-high-speed" && lengthM > cableClassFact(kind).certainM;
 
 /** Nothing a new cable could do better: every wire of the best class, or no HDMI at all. A wide stick without extender covers its neighbours. */

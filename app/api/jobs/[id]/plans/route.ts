@@ -7,7 +7,7 @@ import {
   PRESETS,
   readAsked,
   readWishes,
-  searchPlans,
+  checkedPlans,
   smallestConflict,
   tradesOf,
   whatIfs,
@@ -16,6 +16,7 @@ import {
   wiringSpace,
 } from "@/core/plan";
 import { plansReport } from "@/core/report";
+import { nothingToPlan } from "@/core/text";
 import { freeCounts } from "@/core/stock";
 import { database, findJob, jobParts, stockItems } from "@/server";
 import { answer, bodyAs } from "../../../answer";
@@ -51,13 +52,13 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   const items = await stockItems(db);
   const own = atHand(found.job, items, freeCounts(items, await jobParts(db)));
   const space = wiringSpace(found.job, own, wishes.value);
-  if (!space) return problem({ status: 409, title: "Nothing to plan", detail: "The job has no screen, or nothing that sounds." });
+  if (!space) return problem({ status: 409, title: "Nothing to plan", detail: nothingToPlan(found.job) });
   const asked = wish.whyNot === undefined ? null : readAsked(found.job, wish.whyNot);
   if (wish.whyNot !== undefined && !asked)
     return problem({ status: 400, title: "Not understood", detail: `whyNot: “${wish.whyNot}” names nothing in this job.` });
   const limits = { clock: () => performance.now(), mostMs: MOST_MS };
   const weights = wish.preset ? PRESETS[wish.preset] : weightsOf(found.job.brief);
-  const plans = searchPlans(space, weights, limits);
+  const plans = checkedPlans(space, weights, limits);
   const [best] = plans.plans;
   const answers = {
     asked: asked && whyNot(space, weights, plans, asked, limits),

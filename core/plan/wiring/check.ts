@@ -1,0 +1,121 @@
+import { solve, type Arrival } from "@/core/chain";
+import { effectiveSetting, type Device } from "@/core/device";
+import { applyCommand, sameEnd, type Cable, type Job } from "@/core/job";
+import { possibleChanges, type Change } from "../changes";
+import { purchases } from "../purchase";
+import { allowedKinds } from "../wished";
+import { addEffort, boxEffort, effortPoints, NO_EFFORT, wireEffort, type Effort } from "./effort";
+import { commonActs, commonFigures, remotesNeeded } from "./everyday-acts";
+import { atWork, weighedFigures } from "./figures";
+import type { WiringPlan } from "./make-plan";
+import { bearsRemotes, fulfils, hopePoints, remotePoints } from "./musts";
+import type { WiringSpace } from "./space";
+import { MINUTES, UNPLUGGED_POINTS, type Weights } from "./weights";
+
+/** A room that differs from a plan by one change and is worth more by the same weights. */
+export interface BetterNeighbour {
+  readonly change: Change;
+  /** How many points it has more. */
+  readonly more: number;
+}
+
+/** What came of a check: how many neighbours were played, and those that are better, the best first. */
+export interface PlanCheck {
+  readonly played: number;
+  readonly better: readonly BetterNeighbour[];
+}
+
+/** Points closer than this are alike. */
+const ALIKE = 1e-6;
+
+/**
+ * Judges a plan from outside the search: every room that differs from it by one setting, plug, removal, cable or box, as far as the brief
+ * allows, is played through the full engine and weighed. It shares with the search what a room is worth, and nothing of how it was found.
+ */
+export function checkPlan(space: WiringSpace, weights: Weights, plan: WiringPlan): PlanCheck {
+  const points = worthOfRoom(space, weights, plan.job) ?? -Infinity;
+  let played = 0;
+  const better = neighboursOf(space, plan.job).flatMap((change): BetterNeighbour[] => {
+    const applied = applyCommand(plan.job, change.command);
+    if (!applied.ok) return [];
+    const own = worthOfRoom(space, weights, applied.value.job);
+    played += 1;
+    return own !== null && own > points + ALIKE ? [{ change, more: own - points }] : [];
+  });
+  return { played, better: better.toSorted((a, b) => b.more - a.more) };
+}
+
+function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): readonly Change[] {
+  const kinds = allowedKinds(before);
+  const noCables = bonds.some(({ bond }) => bond === "forbid-new-cables");
+  const inPlaces = boxes
+    .filter(({ isThere }) => !isThere)
+    .flatMap(({ device }) => (device.archetype ? purchases(job, device.archetype) : []));
+  return [...possibleChanges(job), ...inPlaces].filter(({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"));
+}
+
+/** What a room is worth beside the one that was found, or null where it breaks what must be. */
+export function worthOfRoom(space: WiringSpace, weights: Weights, job: Job): number | null {
+  if (breaksBond(space, job)) return null;
+  const solved = solve(job, "planned");
+  const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
+  if (job.devices.some(({ id }) => !fulfils(space, id, of(id)))) return null;
+  const acts = commonFigures(space, atWork(space, solved).household);
+  const remotes = remotesNeeded(acts, commonActs(space));
+  if (!bearsRemotes(space, remotes)) return null;
+  const effort = effortOf(space, job);
+  const figures = weighedFigures(space, solved, acts, effort);
+  const hopes = job.devices.reduce((sum, { id }) => sum + hopePoints(space, id, of(id)), remotePoints(space, remotes));
+  return (
+    hopes +
+    figures.sound * weights.sound +
+    figures.picture * weights.picture +
+    figures.ease * weights.ease -
+    figures.unplugged * UNPLUGGED_POINTS -
+    effortPoints(effort, weights)
+  );
+}
+
+const breaksBond = ({ bonds, job: before }: WiringSpace, job: Job): boolean =>
+  bonds.some((bond) => {
+    if (!("player" in bond)) return false;
+    const sits = job.cables.find(({ from }) => from.device === bond.player)?.to;
+    const isThere = sits?.device === bond.hub;
+    return bond.bond === "pin" ? !isThere || (bond.port !== null && sits?.port !== bond.port) : isThere;
+  }) || before.brief.mustStay.some((id) => !job.devices.some((device) => device.id === id));
+
+/** What it takes to come from the room as it was found to this one, by what differs between the two. */
+export function effortOf(space: WiringSpace, job: Job): Effort {
+  const before = new Map(space.job.cables.map((cable) => [cable.id, cable]));
+  const wires = job.cables.map((cable) => wireOf(space, cable, before.get(cable.id)));
+  const boxes = job.devices
+    .filter(({ id }) => !space.job.devices.some((device) => device.id === id))
+    .map((device) =>
+      boxEffort(
+        space.boxes.find((box) => box.device.archetype === device.archetype && !box.isThere) ?? { device, price: null, isThere: false },
+      ),
+    );
+  const planned = new Set(space.lying.map(({ id }) => id));
+  const pulled = [...before.keys()].filter((id) => !planned.has(id) && !job.cables.some((cable) => cable.id === id)).length;
+  const fixed = {
+    ...NO_EFFORT,
+    minutes: (space.lying.length + pulled) * MINUTES.takeOut + menus(space.job.devices, job) * MINUTES.setting,
+  };
+  return [...wires, ...boxes].reduce(addEffort, fixed);
+}
+
+function wireOf(space: WiringSpace, cable: Cable, was: Cable | undefined): Effort {
+  if (was && space.fixedCables.includes(was))
+    return sameEnd(was.from, cable.from) && sameEnd(was.to, cable.to) && was.class === cable.class
+      ? NO_EFFORT
+      : { ...NO_EFFORT, minutes: MINUTES.plug };
+  const isSame = was !== undefined && was.class === cable.class && was.returnWires === cable.returnWires;
+  return wireEffort(space, { cable, lying: isSame ? was : null });
+}
+
+/** Settings that stand otherwise than they were found. */
+const menus = (found: readonly Device[], job: Job): number =>
+  found.reduce((sum, before) => {
+    const now = job.devices.find(({ id }) => id === before.id);
+    return sum + before.settings.filter(({ key, found: value }) => now && effectiveSetting(now, key, "planned") !== value).length;
+  }, 0);

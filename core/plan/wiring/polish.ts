@@ -1,0 +1,75 @@
+import { solve } from "@/core/chain";
+import { effectiveSetting } from "@/core/device";
+import { applyCommand, type Job } from "@/core/job";
+import { checkPlan, effortOf, type PlanCheck } from "./check";
+import { atWork, figuresOf } from "./figures";
+import { menusOf, type SettingChoice } from "./hub-settings";
+import type { WiringPlan } from "./make-plan";
+import { searchPlans, type PlanOptions, type PlanSearch } from "./search";
+import type { WiringSpace } from "./space";
+import type { Weights } from "./weights";
+import type { Wire } from "./wires";
+
+/** A search whose best plan was judged from outside: every single change to it was played, and none is better. */
+export interface CheckedSearch extends PlanSearch {
+  /** Null where there is no plan, or no time was left. */
+  readonly check: PlanCheck | null;
+}
+
+/** More single changes than this, one after the other, are not taken over. */
+const MOST_TURNS = 12;
+
+/**
+ * The plans of a room, the best of them judged by its neighbours and bettered by them: switches that the search leaves as they were found,
+ * and menus that bring nothing. Where a single cable or box would still be better, the plan is not called proven.
+ */
+export function checkedPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): CheckedSearch {
+  const found = searchPlans(space, weights, options);
+  const [first, ...others] = found.plans;
+  if (!first) return { ...found, check: null };
+  let best = first;
+  let check = checkPlan(space, weights, best);
+  for (let turn = 0; turn < MOST_TURNS; turn += 1) {
+    const next = check.better.find(({ change }) => change.kind === "setting" || change.kind === "plug");
+    const applied = next && applyCommand(best.job, next.change.command);
+    if (!next || !applied?.ok) break;
+    best = planAs(space, best, applied.value.job, best.points + next.more);
+    check = checkPlan(space, weights, best);
+  }
+  const isProven = found.proven && check.better.length === 0;
+  const [more] = check.better;
+  return {
+    ...found,
+    plans: [best, ...others],
+    proven: isProven,
+    gap: isProven || !found.proven || !more ? found.gap : (100 * more.more) / Math.max(1, best.points),
+    check,
+  };
+}
+
+/** The same plan with its room changed: its settings, wires and figures are read off the room. */
+function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number): WiringPlan {
+  const settings = settingsOf(space.job, job, plan.settings);
+  const wires = plan.wires.flatMap((wire): Wire[] => {
+    const cable = job.cables.find(({ id }) => id === wire.cable.id);
+    return cable ? [{ ...wire, cable }] : [];
+  });
+  const menus = menusOf(space.job.devices, settings);
+  const room = atWork(space, solve(job, "planned"));
+  const figures = figuresOf(space, room, effortOf(space, job), { menus, toBuy: plan.figures.toBuy });
+  const places = new Map([...plan.places.keys()].map((id) => [id, job.cables.find(({ from }) => from.device === id)?.to.device ?? null]));
+  return { ...plan, job, points, figures, settings, wires, places };
+}
+
+/** The settings that a room plans: those of the plan as they stand now, and whatever else stands otherwise than before. */
+function settingsOf(before: Job, job: Job, planned: readonly SettingChoice[]): readonly SettingChoice[] {
+  return job.devices.flatMap((device) =>
+    device.settings.flatMap((setting): SettingChoice[] => {
+      const value = effectiveSetting(device, setting.key, "planned");
+      const was = before.devices.find(({ id }) => id === device.id);
+      const isPlanned = planned.some((choice) => choice.device === device.id && choice.key === setting.key);
+      const isOther = was !== undefined && effectiveSetting(was, setting.key, "planned") !== value;
+      return typeof value === "string" && (isPlanned || isOther) ? [{ device: device.id, key: setting.key, value }] : [];
+    }),
+  );
+}
