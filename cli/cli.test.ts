@@ -198,12 +198,23 @@ describe("octachord cec", () => {
     expect(unknown.stderr).toMatch(/^octachord: --event: this job knows no “sing”; its events are tv-remote-power-on, /);
   });
 
-  test("without an event judges every act of the house", () => {
+  test("without an event judges every act of the house; a projector without speakers never sounds in place of the bar", () => {
     const { status, stdout } = octachord(["cec", demo("attic-screen"), "--json"]);
-    expect(status).toBe(0);
-    const { acts, conflicts } = JSON.parse(stdout) as { acts: { verdict: { verdict: string } }[]; conflicts: unknown[] };
-    expect(new Set(acts.map(({ verdict }) => verdict.verdict))).toEqual(new Set(["as-wished"]));
+    expect(status).toBe(1);
+    const { acts, conflicts } = JSON.parse(stdout) as { acts: { event: string; verdict: { verdict: string } }[]; conflicts: unknown[] };
+    expect(acts.filter(({ verdict }) => verdict.verdict !== "as-wished").map(({ event }) => event)).toEqual(["wrong-remote"]);
     expect(conflicts).toEqual([]);
+  });
+
+  test("prints the table of addresses, in the order in which power comes back", () => {
+    const { status, stdout } = octachord(["cec", demo("sail-loft"), "--addresses", "--order", "console", "disc-player", "--json"]);
+    expect(status).toBe(0);
+    const { addresses } = JSON.parse(stdout) as { addresses: { device: string; physical: string; logical: number | null }[] };
+    const of = (id: string) => addresses.find(({ device }) => device === id);
+    // CEC 1.4 table 5: playback devices take 4, 8 and 11 in the order in which they call.
+    expect([of("console")?.logical, of("disc-player")?.logical, of("streamer")?.logical]).toEqual([4, 8, 11]);
+    expect(of("television")).toMatchObject({ physical: "0.0.0.0", logical: 0 });
+    expect(octachord(["cec", demo("sail-loft"), "--addresses", "--order", "nobody"]).status).toBe(2);
   });
 });
 

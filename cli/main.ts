@@ -1,6 +1,6 @@
 import { Command, CommanderError } from "commander";
 import { arrivalsCommand } from "./arrivals-command";
-import { cecCommand } from "./cec-command";
+import { cecCommand, type CecOptions } from "./cec-command";
 import { UnusableInput } from "./unusable-input";
 import { changesCommand } from "./changes-command";
 import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
@@ -76,9 +76,11 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .argument("<job>", jobHelp)
     .option("--event <event>", "for instance tv-remote-power-on, wake:DEVICE, tv-input:PORT")
     .option("--list", "print the events that this job knows")
+    .option("--addresses", "print where each device stands in the tree and by which address it is called")
+    .option("--order <devices...>", "the order in which the devices get power, by id; those not named follow in the order of the tree")
     .option("--json", "answer as JSON")
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
-    .action(async (file: string, options: { event?: string; list?: boolean; json?: boolean; as: string }) => {
+    .action(async (file: string, options: CecOptions) => {
       exitCode = await cecCommand(file, options);
     });
   program

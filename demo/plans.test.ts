@@ -69,14 +69,13 @@ describe("the demo jobs", () => {
   test("Receiver Den: the box that quarrels goes to the screen with its control off, which costs nothing, whoever would lose over ARC into the receiver", () => {
     for (const preset of ["best-sound", "easiest-to-use"] as const) {
       const plan = bestOf(demoJob("receiver-den"), preset);
-      expect(Object.fromEntries(plan.places)).toMatchObject({
-        "disc-player": "receiver",
-        console: "receiver",
-        "set-top-box": "television",
-      });
+      expect(Object.fromEntries(plan.places)).toMatchObject({ "disc-player": "receiver", "set-top-box": "television" });
+      // Behind a receiver that sleeps the console shows nothing: where ease counts most, it goes to the screen in stereo.
+      expect(plan.places.get("console")).toBe(preset === "best-sound" ? "receiver" : "television");
       expect(plan.settings).toContainEqual({ device: "set-top-box", key: "cec", value: "off" });
       expect(plan.wires.find(({ cable }) => cable.from.device === "set-top-box")?.cable.controlWire).toBe(true);
-      expect(plan.figures).toMatchObject({ sound: 1, unplugged: 0 });
+      expect(plan.figures.unplugged).toBe(0);
+      if (preset === "best-sound") expect(plan.figures.sound).toBe(1);
     }
   });
 

@@ -50,6 +50,8 @@ export function conflictsOf(household: Household, state: SettingState = "planned
   const needsControl =
     screen &&
     system &&
+    // eARC finds its partner without the control wire: HDMI 2.1 §9.5.
+    screen.nature.returnLink !== "earc" &&
     !(taker && areOnOneWire(household, screen.nature.device, taker.nature.device)) &&
     couldReturn(household, screen.nature.device)
       ? [...household.soundWays].some(([device, way]) => device === screen.nature.device && way !== "arc" && way !== "none")

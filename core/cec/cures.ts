@@ -3,6 +3,7 @@ import { UNREGISTERED } from "@/core/facts";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
 import { actsOf, eventOf, isOnPurpose, type Act } from "./acts";
+import { conflictsOf, type Conflict } from "./conflicts";
 import { CURE_KINDS, cureCandidates, type Candidate } from "./cure-candidates";
 import { judgeAct, type ActVerdict, type HandStep, type JudgedAct } from "./judge";
 import { infraredLimits, type InfraredLimit } from "./programmed-remote";
@@ -11,8 +12,9 @@ import { householdOf, type Household } from "./stations";
 /** Something that makes an act go better, each played before it is offered. */
 export type Cure =
   | (Candidate & {
-      /** How many rows of the board it lowers. */
+      /** How many rows of the board it lowers, and how many of those then fall silent. */
       readonly lowers: number;
+      readonly silences: number;
       /** The other acts of the room that then go worse, by their events. */
       readonly worsens: readonly string[];
     })
@@ -41,7 +43,7 @@ export function curesOf(household: Household, judged: JudgedAct, state: SettingS
     return changed && other && rankOf(other.verdict) < before
       ? [
           {
-            cure: { ...candidate, lowers: loweredRows(household, changed), worsens: movedActs(all, changed).worse },
+            cure: { ...candidate, ...loweredRows(household, changed), worsens: movedActs(all, changed).worse },
             rank: rankOf(other.verdict),
           },
         ]
@@ -58,10 +60,9 @@ export function roomCures(household: Household, state: SettingState = "planned")
   if ([...all.values()].every((rank) => rank === 0)) return [];
   const weighed = cureCandidates(household, state).flatMap((candidate): WeighedCure[] => {
     const changed = householdAfter(household, candidate, state);
-    const lowers = changed ? loweredRows(household, changed) : 0;
-    if (!changed || lowers > 0) return [];
+    if (!changed || loweredRows(household, changed).lowers > 0) return [];
     const { better, worse } = movedActs(all, changed);
-    return better.length ? [{ cure: { ...candidate, lowers, worsens: worse }, betters: better }] : [];
+    return better.length ? [{ cure: { ...candidate, lowers: 0, silences: 0, worsens: worse }, betters: better }] : [];
   });
   const gain = ({ betters, cure }: WeighedCure) => betters.length - cure.worsens.length;
   return weighed.toSorted((a, b) => gain(b) - gain(a) || byTrouble(a.cure, b.cure));
@@ -107,9 +108,30 @@ const rankIn = (household: Household, act: Act): number => {
   return judged ? rankOf(judged.verdict) : Infinity;
 };
 
-function loweredRows({ solved: before }: Household, { solved: after }: Household): number {
-  const was = new Map(before.rows.map((row) => [row.id, scoreArrival(row)]));
-  return after.rows.filter((row) => scoreArrival(row) < (was.get(row.id) ?? 0)).length;
+function loweredRows({ solved: before }: Household, { solved: after }: Household): { readonly lowers: number; readonly silences: number } {
+  const now = new Map(after.rows.map((row) => [row.id, row]));
+  const lowered = before.rows.filter((row) => {
+    const later = now.get(row.id);
+    return later ? scoreArrival(later) < scoreArrival(row) : row.arrives !== null;
+  });
+  return { lowers: lowered.length, silences: lowered.filter(({ id }) => !now.get(id)?.arrives).length };
+}
+
+/** Every change after which a conflict is gone, those that lower no sound and bring no other conflict first. */
+export function conflictCures(
+  household: Household,
+  conflict: Conflict,
+  state: SettingState = "planned",
+): readonly Extract<Cure, Candidate>[] {
+  const all = ranksOf(household);
+  const before = new Set(conflictsOf(household, state).map((one) => JSON.stringify(one)));
+  const gone = cureCandidates(household, state).flatMap((candidate) => {
+    const changed = householdAfter(household, candidate, state);
+    const left = changed && conflictsOf(changed, state).map((one) => JSON.stringify(one));
+    if (!changed || !left || left.includes(JSON.stringify(conflict)) || left.some((one) => !before.has(one))) return [];
+    return [{ ...candidate, ...loweredRows(household, changed), worsens: movedActs(all, changed).worse }];
+  });
+  return gone.toSorted(byTrouble);
 }
 
 const byTrouble = (a: Extract<Cure, Candidate>, b: Extract<Cure, Candidate>): number =>

@@ -9,7 +9,7 @@ export { addressAt, controlWires, kindOf, networkOf, type BusNode, type ControlW
 export { actFigures, type ActFigures } from "./act-figures";
 export { actOfEvent, actsOf, castOf, eventOf, isOnPurpose, type Act, type Played } from "./acts";
 export { conflictsOf, type Conflict } from "./conflicts";
-export { curesOf, householdAfter, roomCures, type Cure, type WeighedCure } from "./cures";
+export { conflictCures, curesOf, householdAfter, roomCures, type Cure, type WeighedCure } from "./cures";
 export type { InfraredLimit } from "./programmed-remote";
 export { judgeAct, judgeAll, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";

@@ -1,5 +1,5 @@
 import { actsOf, castOf, hasOwnContents, play, screenOfAct, type Act, type Played } from "./acts";
-import { inputTowards, ROOT } from "./address";
+import { inputTowards, isBelow, NOWHERE, ROOT } from "./address";
 import { momentsOf } from "./moments";
 import { simulate, type Pressed, type Trace } from "./simulate";
 import { returnTaker, soundingOf, soundWaysOf, type Cast } from "./sound-of";
@@ -11,6 +11,10 @@ export type Miss =
   | { readonly miss: "screen-off"; readonly device: string }
   | { readonly miss: "player-off"; readonly device: string }
   | { readonly miss: "shows-other"; readonly device: string }
+  /** What stands between player and screen sleeps, and passes no picture then. */
+  | { readonly miss: "passes-no-picture"; readonly device: string }
+  /** What stands between player and screen is on another input, and nobody tells it. */
+  | { readonly miss: "hub-elsewhere"; readonly device: string; readonly input: number }
   | { readonly miss: "system-off"; readonly device: string }
   | { readonly miss: "sound-from-screen"; readonly device: string }
   | { readonly miss: "sound-from-system"; readonly device: string }
@@ -64,7 +68,13 @@ export function judgeAct(household: Household, act: Act, seed = 1): JudgedAct | 
 /** Every act of a room, judged. */
 export const judgeAll = (household: Household): readonly JudgedAct[] => actsOf(household).flatMap((act) => judgeAct(household, act) ?? []);
 
-const PICTURE: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["screen-off", "player-off", "shows-other"]);
+const PICTURE: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>([
+  "screen-off",
+  "player-off",
+  "shows-other",
+  "passes-no-picture",
+  "hub-elsewhere",
+]);
 /** Sound without the wished picture is not that of the player. */
 const SOUND: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["system-off", "sound-from-screen", "sound-from-system", "no-sound"]);
 const BRINGS: ReadonlySet<Act["act"]> = new Set<Act["act"]>(["screen-on", "other-screen-on", "wake", "choose-input", "news", "music"]);
@@ -131,9 +141,13 @@ export function missesOf(
         station.power === "standby" || station.nature.leftOn ? [] : [{ miss: "still-on", device: station.nature.device }],
       );
     case "put-away":
-      return screen && start.get(screen.nature.device)?.power === "on" && screen.power !== "on"
-        ? [{ miss: "went-off", device: screen.nature.device }]
-        : [];
+      // What was being watched and heard goes on, whoever's standby it was.
+      return [screen, system].flatMap((station): Miss[] => {
+        const id = station?.nature.device;
+        return id !== undefined && id !== act.device && start.get(id)?.power === "on" && station?.power !== "on"
+          ? [{ miss: "went-off", device: id }]
+          : [];
+      });
     case "night-update":
       return [...stations.values()].flatMap(({ power, nature }): Miss[] =>
         nature.device !== act.device && power !== "standby" && !nature.leftOn ? [{ miss: "woke", device: nature.device }] : [],
@@ -154,12 +168,31 @@ const screenMisses = ({ screen }: Cast): readonly Miss[] =>
 function shownMisses({ screen, stations }: Cast, device: string): readonly Miss[] {
   const player = stations.get(device);
   if (!player || !screen) return [];
-  const isAtInput = screen.input === inputTowards(ROOT, player.nature.physical);
-  const isShown = isAtInput && (screen.source === player.nature.physical || player.nature.logical === null);
+  const { physical, logical } = player.nature;
+  const isAtInput = screen.input === inputTowards(ROOT, physical);
+  // A screen that nobody told who is shown stands at the input of the hub, and the hub decides.
+  const isBehind = screen.source !== null && isBelow(physical, screen.source);
+  const isShown = isAtInput && (screen.source === physical || logical === null || isBehind);
   return [
     ...(player.power === "on" ? [] : [{ miss: "player-off", device } as const]),
     ...(isShown ? [] : [{ miss: "shows-other", device } as const]),
+    ...hubMisses(stations, player),
   ];
+}
+
+/** A receiver or bar between player and screen must be awake or pass the picture asleep, and stand at the player's input. */
+function hubMisses(stations: Cast["stations"], { nature: { physical, wire } }: Station): readonly Miss[] {
+  return [...stations.values()].flatMap(({ nature, power, input }): Miss[] => {
+    const isBetween = nature.kind === "audio" && nature.wire === wire && nature.physical !== NOWHERE && isBelow(physical, nature.physical);
+    if (!isBetween) return [];
+    const own = inputTowards(nature.physical, physical);
+    // One on the bus follows by itself; one that takes no part is turned by hand.
+    const isElsewhere = nature.logical === null && own !== null && input !== own;
+    return [
+      ...(power !== "on" && !nature.passesAsleep ? [{ miss: "passes-no-picture", device: nature.device } as const] : []),
+      ...(isElsewhere && own !== null ? [{ miss: "hub-elsewhere", device: nature.device, input: own } as const] : []),
+    ];
+  });
 }
 
 function soundMisses({ soundWays }: Household, cast: Cast): readonly Miss[] {
@@ -203,12 +236,15 @@ function stepsFor(
   stations: ReadonlyMap<string, Station>,
 ): readonly HandStep[] {
   const { screen, system } = castOf({ ...household, stations }, screenOfAct(household, act));
-  return misses.flatMap((miss): HandStep[] => {
+  const steps = misses.flatMap((miss): HandStep[] => {
     switch (miss.miss) {
       case "screen-off":
       case "player-off":
       case "system-off":
+      case "passes-no-picture":
         return [{ device: miss.device, key: { press: "power-on" } }];
+      case "hub-elsewhere":
+        return [{ device: miss.device, key: { press: "input", input: miss.input } }];
       case "still-on":
       case "woke":
       case "sound-from-system":
@@ -231,6 +267,9 @@ function stepsFor(
         return [];
     }
   });
+  // A key that answers two misses is pressed once.
+  const words = steps.map((step) => JSON.stringify(step));
+  return steps.filter((_, index) => words.indexOf(words[index] ?? "") === index);
 }
 
 /** What is not as wished at each moment of an act. */

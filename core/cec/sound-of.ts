@@ -44,6 +44,12 @@ export interface Cast {
  * the sound system's is mute. Source: CEC 1.4 §13.15.2 (system audio mode mutes the screen), HDMI 2.1 §9.5 (eARC without CEC).
  */
 export function soundingOf(ways: ReadonlyMap<string, SoundWay>, cast: Cast): Sounding {
+  const sounding = meantToSound(ways, cast);
+  // A screen without speakers never sounds, whatever it takes itself for.
+  return sounding === "screen" && cast.screen?.nature.hasSpeakers === false ? "nowhere" : sounding;
+}
+
+function meantToSound(ways: ReadonlyMap<string, SoundWay>, cast: Cast): Sounding {
   const { screen, system } = cast;
   if (!screen || screen.power !== "on") return system?.power === "on" && system.systemAudio ? "system" : "nowhere";
   if (!system || system.nature.device === screen.nature.device) return "screen";

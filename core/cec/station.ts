@@ -31,6 +31,10 @@ export interface Nature {
   readonly obeysStandby: boolean;
   /** A screen set to play from the sound system; always so for the others. */
   readonly playsElsewhere: boolean;
+  /** It can play sound itself; a monitor or projector without speakers never does. */
+  readonly hasSpeakers: boolean;
+  /** It hands the picture of its inputs on while it sleeps. */
+  readonly passesAsleep: boolean;
   /** Loudness over the bus moves it. */
   readonly takesVolume: boolean;
   /** The return channel between it and its partner, as far as sockets, wires and switches allow. */

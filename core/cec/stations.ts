@@ -109,9 +109,28 @@ function natureOf(
     wakesOthers: wakesOthers(node.kind, setting("control-wakes")),
     obeysStandby: setting("control-obeys") !== "off",
     playsElsewhere: setting("speakers") !== "own",
+    hasSpeakers: device.speakers !== null,
+    passesAsleep: passesAsleep(device, state),
     takesVolume: device.volume === "cec" || device.volume === "remote-and-cec",
     returnLink: returns.get(device.id) ?? "none",
   };
+}
+
+/** Whether the picture of its HDMI inputs goes on while it sleeps: where a way for it asks for power, only by its pass-through. */
+function passesAsleep(device: Device, state: SettingState): boolean {
+  const holds = ({ setting, value }: { setting: string; value: string }) =>
+    setting === "power"
+      ? value === "standby"
+      : device.settings.some(({ key }) => key === setting && effectiveSetting(device, key, state) === value);
+  const ways = device.routes.filter(
+    (route) => route.kind === "picture" && device.ports.some(({ id, connector }) => connector === "hdmi" && route.from.includes(id)),
+  );
+  return (
+    ways.length === 0 ||
+    ways.some(({ opens }) =>
+      opens.every((condition) => ("either" in condition ? condition.either.some(holds) : !("setting" in condition) || holds(condition))),
+    )
+  );
 }
 
 /** Where it has no switch for it, a screen or player wakes others, a sound system does not: music must not light the screen. */

@@ -156,7 +156,7 @@ test("a cure is something to do, and a programmed remote tells its limits", () =
   expect(cureLimits(householdOf(job), remote)).toBe(
     "It needs a clear view, or an eye about a metre from the device. Bar stands behind a door: it hears nothing while that is shut. Bar has one key to and fro: pressed while it is on already, it goes off. It takes 0.4\u2009s longer than the bus.",
   );
-  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0, worsens: [] }, "tv")).toContain(
+  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0, silences: 0, worsens: [] }, "tv")).toContain(
     "in this order: Set-top box and Television; wait",
   );
   expect(cureWords(job, { cure: "other-act", act: { act: "wake", device: "streamer" } }, "tv")).toBe(

@@ -93,6 +93,10 @@ export function missSentence(job: Job, miss: Miss): string {
       return `${deviceName(job, miss.device)} stays off.`;
     case "shows-other":
       return `The screen does not turn to ${deviceName(job, miss.device)}.`;
+    case "passes-no-picture":
+      return `${deviceName(job, miss.device)} is in standby and passes no picture then.`;
+    case "hub-elsewhere":
+      return `${deviceName(job, miss.device)} stays at another input, for nothing tells it to turn.`;
     case "system-off":
       return `${deviceName(job, miss.device)} stays off, so it plays nothing.`;
     case "sound-from-screen":

@@ -39,7 +39,11 @@ export function cureLimits(household: Household, cure: Cure): string | null {
   const { job } = household;
   if ("lowers" in cure) {
     const parts = [
-      ...(cure.lowers ? [`It lowers the sound of ${plural(cure.lowers, "row")}.`] : []),
+      ...(cure.lowers
+        ? [
+            `It lowers the sound of ${plural(cure.lowers, "row")}${cure.silences ? `, ${cure.silences === cure.lowers ? "which then fall silent" : `${cure.silences} of them to silence`}` : ""}.`,
+          ]
+        : []),
       ...(cure.worsens.length ? [`Then worse: ${worsenedWords(household, cure.worsens)}.`] : []),
     ];
     return parts.length ? parts.join(" ") : null;
