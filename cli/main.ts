@@ -127,7 +127,12 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
   } catch (error) {
     if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : 2;
     if (error instanceof UnusableInput) {
-      process.stderr.write(`octachord: ${error.message}\n`);
+      process.stderr.write(
+        `${error.message
+          .split("\n")
+          .map((line) => `octachord: ${line}`)
+          .join("\n")}\n`,
+      );
       return 2;
     }
     throw error;

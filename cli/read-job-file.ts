@@ -4,11 +4,12 @@ import { MAX_JOB_BYTES, readJobText, type Job } from "@/core/job";
 import { troubleSentence } from "@/core/text";
 import { UnusableInput } from "./unusable-input";
 
-/** Reads a job from a file, or from standard input where the name is "-". */
-export async function readJobFile(file: string): Promise<Job> {
+/** Reads a job from a file, or from standard input where the name is "-". Of its faults the first is told, or every one, one a line. */
+export async function readJobFile(file: string, tells: "first-fault" | "every-fault" = "first-fault"): Promise<Job> {
   const shown = file === "-" ? "standard input" : file;
   const result = readJobText(await readText(file, shown));
   if (result.ok) return result.value;
+  if (tells === "every-fault") throw new UnusableInput(result.refusal.map((trouble) => `${shown}: ${troubleSentence(trouble)}`).join("\n"));
   const [first] = result.refusal;
   const more = result.refusal.length > 1 ? ` (and ${result.refusal.length - 1} more)` : "";
   throw new UnusableInput(`${shown}: ${first ? troubleSentence(first) : "not a job file."}${more}`);

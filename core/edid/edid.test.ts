@@ -174,6 +174,24 @@ describe("merging", () => {
     expect(m.audio).toEqual(b.audio);
     expect(m.speakers).toEqual(b.speakers);
   });
+  test("keeps byte 3 of every CTA extension equal, also where the sound gets an extension of its own", () => {
+    for (const picture of [ofArchetype("tv-earc"), ofArchetype("projector"), ofArchetype("tv-no-return")])
+      for (const heard of [ofArchetype("receiver-92"), ofArchetype("receiver-51")]) {
+        const crowded: Edid = {
+          ...picture,
+          // The first extension is full of timings, and its native count is another than that of a made one.
+          extensions: picture.extensions.map((one) =>
+            one.kind === "cta"
+              ? { ...one, flags: (one.flags & 0xf0) | 3, timings: new Uint8Array(123).fill(1), dataBlocks: [], checksum: null, raw: null }
+              : one,
+          ),
+        };
+        const flags = mergeEdids(crowded, heard).extensions.flatMap((one) => (one.kind === "cta" ? [one.flags] : []));
+        expect(flags.length).toBeGreaterThan(1);
+        expect(new Set(flags).size).toBe(1);
+      }
+  });
+
   test("with itself changes nothing that is said", () => expect(report(mergeEdids(screen, screen))).toEqual(report(screen)));
   test("of any two of the shelf keeps both rules", () => {
     for (const [, picture] of MADE)

@@ -25,7 +25,18 @@ export function mergeEdids(picture: Edid, sound: Edid): Edid {
     return [{ ...whole, timings: whole.timings.subarray(0, BLOCK_BYTES - 1 - (sizeOf(whole) - usedTimings(whole.timings).length)) }];
   });
   if (!placed && heard.length) extensions.push({ ...makeCtaBlock(heard, { basicAudio: basic }), raw: null });
-  return { base: withExtensionCount(picture.base, extensions.length), extensions, trailing: new Uint8Array() };
+  const alike = withEqualFlags(extensions);
+  return { base: withExtensionCount(picture.base, alike.length), extensions: alike, trailing: new Uint8Array() };
+}
+
+/** Every CTA extension has the flags of the first: CTA-861-H §7.3.3, byte 3 of all of them is to be the same. */
+function withEqualFlags(extensions: readonly Extension[]): Extension[] {
+  const first = extensions.find((extension) => extension.kind === "cta");
+  return extensions.map((extension) =>
+    first?.kind === "cta" && extension.kind === "cta" && extension.flags !== first.flags
+      ? { ...extension, flags: first.flags, checksum: null, raw: null }
+      : extension,
+  );
 }
 
 const sizeOf = ({ dataBlocks, rest, timings }: Extract<Extension, { kind: "cta" }>): number =>

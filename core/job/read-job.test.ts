@@ -196,3 +196,45 @@ function replaced(value: unknown, [head, ...rest]: Path, by: unknown): unknown {
   if (Array.isArray(value)) return value.map((child: unknown, index) => (index === head ? replaced(child, rest, by) : child));
   return { ...(value as object), [head]: replaced((value as Record<string, unknown>)[head], rest, by) };
 }
+
+test("a name that the shelf or the catalogue does not know is told by its name, with what is near it", () => {
+  const read = readJob({
+    format: "octachord-job",
+    version: 1,
+    name: "Names",
+    devices: [
+      { archetype: "tv-earcs", id: "tv" },
+      { archetype: "streamer-4k", id: "streamer", sources: [{ id: "apps", name: "apps", kind: "media", contents: ["film-atmos"] }] },
+    ],
+  });
+  const troubles = read.ok ? [] : read.refusal;
+  expect(troubles).toMatchObject([
+    { code: "unknown-name", place: "devices[0].archetype", name: "tv-earcs", of: "archetype" },
+    { code: "unknown-name", place: "devices[1].sources[0].contents[0]", name: "film-atmos", of: "content" },
+  ]);
+  expect(troubles[1] && "near" in troubles[1] ? troubles[1].near : []).toContain("film-truehd-atmos");
+});
+
+test("the short form changes decoders by coding, routes by their ends and lists by a socket", () => {
+  const read = readJob({
+    format: "octachord-job",
+    version: 1,
+    name: "Patched",
+    devices: [
+      { archetype: "bar-one-input", id: "bar", decodes: { truehd: null, eac3: { channels: "5.1", objects: false } } },
+      {
+        archetype: "tv-earc",
+        id: "tv",
+        routes: { "hdmi1>hdmi3": { passes: [{ coding: "ac3", channels: "5.1" }] } },
+        presents: { hdmi1: { sound: [{ coding: "lpcm", channels: "2.0" }] } },
+      },
+    ],
+  });
+  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
+  const [bar, tv] = read.value.devices;
+  expect(bar?.decodes?.some(({ coding }) => coding === "truehd")).toBe(false);
+  expect(bar?.decodes?.find(({ coding }) => coding === "eac3")).toMatchObject({ channels: "5.1", objects: false });
+  const route = tv?.routes.find(({ kind, from, to }) => kind === "sound" && from.includes("hdmi1") && to.includes("hdmi3"));
+  expect(route?.kind === "sound" ? route.passes : null).toEqual([{ coding: "ac3", channels: "5.1", objects: false }]);
+  expect(tv?.presents[0]).toMatchObject({ rule: "list", sound: [{ coding: "lpcm", channels: "2.0" }] });
+});

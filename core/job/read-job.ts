@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import { expandDevice } from "@/core/device";
+import { CONTENT_CATALOGUE, expandDevice, SHELF } from "@/core/device";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { breachesOf, type Breach } from "./breaches";
 import { Job, JOB_FORMAT, JOB_VERSION } from "./job";
@@ -13,6 +13,14 @@ export type JobTrouble =
   | { readonly code: "newer-version"; readonly version: number; readonly known: number }
   | { readonly code: "unknown-version"; readonly version: unknown }
   | { readonly code: "wrong-value"; readonly place: string; readonly expected: string }
+  /** A name that stands for something of the shelf or the catalogue, and that is not there. */
+  | {
+      readonly code: "unknown-name";
+      readonly place: string;
+      readonly name: string;
+      readonly of: "content" | "archetype";
+      readonly near: readonly string[];
+    }
   | { readonly code: "breach"; readonly place: string; readonly breach: Breach };
 
 /** Job files beyond this are refused before they are read. */
@@ -48,10 +56,78 @@ export function readJob(raw: unknown): Outcome<Job, readonly JobTrouble[]> {
   const current = migrateJob({ ...raw, version });
   const devices = Array.isArray(current.devices) ? current.devices.map(expandDevice) : current.devices;
   const parsed = Job.safeParse({ ...current, ...(devices === undefined ? {} : { devices }) });
-  if (!parsed.success) return refused(parsed.error.issues.flatMap(troublesOfIssue));
+  if (!parsed.success) {
+    const named = unknownNames(devices);
+    // What a wrong name makes of the rest of its place is not told as well.
+    const others = parsed.error.issues
+      .flatMap(troublesOfIssue)
+      .filter((trouble) => !named.some(({ covers }) => "place" in trouble && trouble.place.startsWith(covers)));
+    return refused([...named.map(({ trouble }) => trouble), ...others]);
+  }
   const breaches = breachesOf(parsed.data);
   if (breaches.length) return refused(breaches.map((breach) => ({ code: "breach", place: formatPlace(breach.place), breach })));
   return done(parsed.data);
+}
+
+interface UnknownName {
+  readonly trouble: JobTrouble;
+  /** Faults at places that begin so come of the wrong name. */
+  readonly covers: string;
+}
+
+/** Names of contents and archetypes that nobody knows, in the devices of a file. */
+function unknownNames(devices: unknown): readonly UnknownName[] {
+  return listOf(devices).flatMap((device, index) => {
+    const place = `devices[${index}]`;
+    const { archetype, role, sources } = fieldsOf(device);
+    const isUnknown = typeof archetype === "string" && role === undefined && !SHELF.some((row) => row.archetype === archetype);
+    const kinds = SHELF.map((row) => row.archetype);
+    const ownKind: UnknownName[] = isUnknown
+      ? [
+          {
+            trouble: {
+              code: "unknown-name",
+              place: `${place}.archetype`,
+              name: archetype,
+              of: "archetype",
+              near: nearest(archetype, kinds),
+            },
+            covers: place,
+          },
+        ]
+      : [];
+    const names = CONTENT_CATALOGUE.map(({ id }) => id);
+    const contents = listOf(sources).flatMap((source, at) =>
+      listOf(fieldsOf(source).contents).flatMap((content, row): UnknownName[] => {
+        const where = `${place}.sources[${at}].contents[${row}]`;
+        return typeof content === "string"
+          ? [
+              {
+                trouble: { code: "unknown-name", place: where, name: content, of: "content", near: nearest(content, names) },
+                covers: where,
+              },
+            ]
+          : [];
+      }),
+    );
+    return [...ownKind, ...contents];
+  });
+}
+
+const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
+const fieldsOf = (value: unknown): Readonly<Record<string, unknown>> =>
+  typeof value === "object" && value !== null ? (value as Readonly<Record<string, unknown>>) : {};
+
+const MOST_NEAR = 3;
+
+/** Known names that share most parts with one that is not known. */
+function nearest(name: string, known: readonly string[]): readonly string[] {
+  const parts = new Set(name.toLowerCase().split(/[^a-z0-9]+/));
+  const shared = (other: string) => other.split("-").filter((part) => parts.has(part)).length;
+  return known
+    .filter((other) => shared(other) > 0)
+    .toSorted((a, b) => shared(b) - shared(a))
+    .slice(0, MOST_NEAR);
 }
 
 /** What the schema found at a place, in words of our own. */

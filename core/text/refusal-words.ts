@@ -104,6 +104,11 @@ export function troubleSentence(trouble: JobTrouble): string {
       return `version: this file is of version ${trouble.version}, this program reads up to version ${trouble.known}; open it with a newer Octachord.`;
     case "wrong-value":
       return `${trouble.place || "the document"}: expected ${trouble.expected}.`;
+    case "unknown-name": {
+      const what = trouble.of === "content" ? "content of the catalogue" : "device of the shelf";
+      const near = trouble.near.length ? `; near it: ${trouble.near.map((name) => `“${name}”`).join(", ")}` : "";
+      return `${trouble.place}: there is no ${what} named “${trouble.name}”${near}.`;
+    }
     case "breach":
       return `${trouble.place}: ${breachSentence(trouble.breach)}`;
   }
