@@ -10,7 +10,7 @@ test("a quarrel on the control bus: which device, which switch ends it, applied 
   const story = page.getByRole("complementary", { name: "The chosen act" });
   await expect(story.getByText(/Television comes on although nobody wished it/)).toBeVisible();
   await expect(story.getByText("Set “Wakes others over HDMI control” at Set-top box to off.")).toBeVisible();
-  await story.getByRole("button", { name: "Plan it" }).first().click();
+  await story.getByRole("button", { name: "Plan this" }).first().click();
   await expect(act).toHaveAttribute("data-verdict", "as-wished");
   await expect(page.getByText(/Wakes others over HDMI control at Set-top box: off/).first()).toBeVisible();
   await expectSaved(page);
@@ -51,7 +51,7 @@ test("the changes of Arrivals also offer what betters an everyday act, and plan 
   const acts = page.getByRole("region", { name: "Everyday acts" });
   const line = acts.getByRole("listitem").filter({ hasText: "Set “Goes off with the others” at Television to off" });
   await expect(line).toContainText("better: switch Set-top box off while it is watched");
-  await line.getByRole("button", { name: "Plan it" }).click();
+  await line.getByRole("button", { name: "Plan this" }).click();
   await expect(line).toHaveCount(0);
   await expectSaved(page);
 });

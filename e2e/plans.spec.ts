@@ -10,7 +10,7 @@ test("plans stand side by side, proven; one is planned by one edit and taken bac
   const story = page.getByRole("complementary", { name: "The chosen plan" });
   await expect(story.getByText(/Streamer, Disc player and Console into Television/)).toBeVisible();
   await expect(story.getByText(/Lay Ultra High Speed HDMI: Console/)).toBeVisible();
-  await story.getByRole("button", { name: "Plan it so" }).click();
+  await story.getByRole("button", { name: "Use this plan" }).click();
   await expectSaved(page);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
   await screenHub.click();

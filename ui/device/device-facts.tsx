@@ -61,6 +61,11 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
               value={device.display.gameDelayMs}
               onChange={(gameDelayMs) => device.display && set({ display: { ...device.display, gameDelayMs } })}
             />
+            <DelayField
+              label={deviceWords.toShowAFilm}
+              value={device.display.filmDelayMs}
+              onChange={(filmDelayMs) => device.display && set({ display: { ...device.display, filmDelayMs } })}
+            />
           </>
         ) : null}
         {device.role === "sound" || device.role === "box" ? (
@@ -89,6 +94,7 @@ export function DeviceFacts({ device, onEdit }: DeviceFactsProps) {
             onChange={(value) => set({ speaksCec: value === "speaks" })}
           />
         </label>
+        <Drift device={device} onEdit={onEdit} />
         <label>
           {deviceWords.maker}
           <KeptText label={deviceWords.maker} value={device.maker} limit={80} onKeep={(maker) => set({ maker })} />
@@ -161,6 +167,18 @@ function SocketFacts({ device, port, onEdit }: DeviceFactsProps & { port: Port }
           onChange={(value) => set({ lowDelay: value === UNKNOWN ? null : value === "low" })}
         />
       ) : null}
+      {port.connector === "bluetooth" ? (
+        <InputNumber
+          size="small"
+          value={port.delayMs}
+          min={0}
+          max={2000}
+          suffix={deviceWords.ms}
+          placeholder={deviceWords.asTheCodec}
+          onChange={(delayMs) => set({ delayMs })}
+          aria-label={deviceWords.seenDelayOf(name)}
+        />
+      ) : null}
     </li>
   );
 }
@@ -185,6 +203,46 @@ function HandsOn({ device, onEdit }: DeviceFactsProps) {
         })
       }
     />
+  );
+}
+
+/** How far a bitstream was seen to slip out of step, and after how many minutes; only where it does. */
+function Drift({ device, onEdit }: DeviceFactsProps) {
+  const drift = device.habits.find((habit) => habit.habit === "drifts");
+  if (drift?.habit !== "drifts") return null;
+  const set = (fields: Partial<Pick<typeof drift, "amountMs" | "afterMinutes">>) =>
+    onEdit({
+      kind: "edit-device",
+      device: device.id,
+      fields: { habits: device.habits.map((habit) => (habit === drift ? { ...drift, ...fields } : habit)) },
+    });
+  return (
+    <>
+      <label>
+        {deviceWords.slipsBy}
+        <InputNumber
+          value={drift.amountMs}
+          min={-5000}
+          max={5000}
+          suffix={deviceWords.ms}
+          placeholder={deviceWords.notKnown}
+          onChange={(amountMs) => set({ amountMs })}
+          aria-label={deviceWords.inMilliseconds(deviceWords.slipsBy)}
+        />
+      </label>
+      <label>
+        {deviceWords.slipsAfter}
+        <InputNumber
+          value={drift.afterMinutes}
+          min={1}
+          max={1440}
+          suffix={deviceWords.min}
+          placeholder={deviceWords.notKnown}
+          onChange={(afterMinutes) => set({ afterMinutes })}
+          aria-label={deviceWords.slipsAfter}
+        />
+      </label>
+    </>
   );
 }
 

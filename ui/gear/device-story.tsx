@@ -104,6 +104,8 @@ function FactsTab({ device }: { device: Device }) {
 /** Where it stands, and where it comes from. */
 function PlaceFields({ device }: { device: Device }) {
   const rooms = useJob((state) => state.job.rooms);
+  const devices = useJob((state) => state.job.devices);
+  const systems = devices.filter(({ speakers, role }) => speakers && role === "sound");
   const { edit } = useIntents();
   return (
     <div className={styles.pair}>
@@ -125,6 +127,18 @@ function PlaceFields({ device }: { device: Device }) {
             ...rooms.map(({ id, name }) => ({ value: id, label: gearWords.inRoom(name) })),
           ]}
           onChange={(room) => edit({ kind: "edit-device", device: device.id, fields: { room: room || null } })}
+        />
+      ) : null}
+      {device.role === "player" && systems.length > 1 ? (
+        <Choice
+          size="small"
+          label={gearWords.heardFrom(device.name)}
+          value={device.heardFrom ?? ""}
+          options={[
+            { value: "", label: gearWords.heardFromTheBrief },
+            ...systems.map(({ id, name }) => ({ value: id, label: gearWords.heardFromSystem(name) })),
+          ]}
+          onChange={(id) => edit({ kind: "edit-device", device: device.id, fields: { heardFrom: id || null } })}
         />
       ) : null}
     </div>

@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import { cableClassFact, classesJoining, type ReturnWires } from "@/core/facts";
+import { cableClassFact, classesJoining, ONE_WAY_CLASSES, type ReturnWires } from "@/core/facts";
 import { findPort, moveCableEnd, sameEnd, socketAnswers, type Cable, type CableEnd } from "@/core/job";
 import { cableMark, deviceName, endTag, socketName } from "@/core/text";
 import { Choice, KeptText, SUPPLY_OPTIONS } from "@/ui/kit";
@@ -23,7 +23,9 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
   const { edit } = useIntents();
   const [out, into] = [findPort(job, cable.from), findPort(job, cable.to)];
   const set = (
-    fields: Partial<Pick<Cable, "class" | "lengthM" | "direction" | "returnWires" | "controlWire" | "label" | "tags" | "supply">>,
+    fields: Partial<
+      Pick<Cable, "class" | "lengthM" | "direction" | "backwards" | "returnWires" | "controlWire" | "label" | "tags" | "supply">
+    >,
   ) => edit({ kind: "edit-cable", cable: cable.id, fields });
   return (
     <section className={styles.desk} aria-label={patchWords.theChosenCable}>
@@ -38,7 +40,14 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
             value: id,
             label: cableClassFact(id).name,
           }))}
-          onChange={(chosen) => set({ class: chosen, returnWires: cableClassFact(chosen).assures })}
+          onChange={(chosen) =>
+            set({
+              class: chosen,
+              returnWires: cableClassFact(chosen).assures,
+              direction: ONE_WAY_CLASSES.has(chosen) ? "one-way" : "either",
+              backwards: false,
+            })
+          }
           label={patchWords.classOfTheCable}
         />
       </label>
@@ -69,6 +78,21 @@ export function CableStory({ cable, onGone }: { cable: Cable; onGone: () => void
           label={patchWords.directionOfTheCable}
         />
       </label>
+      {cable.direction === "one-way" ? (
+        <label>
+          {patchWords.layingOfTheCable}
+          <Choice
+            value={cable.backwards ? "backwards" : "right"}
+            options={[
+              { value: "right" as const, label: patchWords.laidRight },
+              { value: "backwards" as const, label: patchWords.laidBackwards },
+            ]}
+            onChange={(value) => set({ backwards: value === "backwards" })}
+            label={patchWords.layingOfTheCable}
+          />
+        </label>
+      ) : null}
+      {cable.miswired ? <p className={styles.warning}>{patchWords.foundMiswired}</p> : null}
       {out?.connector === "hdmi" ? (
         <label>
           {patchWords.controlWire}

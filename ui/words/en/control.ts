@@ -51,7 +51,7 @@ export const controlWords = {
   nothingHappens: "Nothing goes over the wire and nothing changes.",
   remotes: (names: string) => `In the hand: the remote of ${names}.`,
   whatWouldChangeIt: "What would change it",
-  planIt: "Plan it",
+  planIt: "Plan this",
   powerCaution: "Pull mains plugs only where the maker’s manual allows it, and wait until each device has started before the next.",
   conflicts: "Wrong with the control of this room",
   pinCaution:

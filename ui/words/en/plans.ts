@@ -57,7 +57,7 @@ export const plansWords = {
   boxes: "Boxes to put in",
   minutes: (value: number) => `${value}\u2009min`,
   noRow: "not shown there",
-  apply: "Plan it so",
+  apply: "Use this plan",
   givenUp: "What it gives up",
   nothingGivenUp: "Nothing: all sound arrives whole, and no screen is left out.",
   missing: "What is missing for it",
