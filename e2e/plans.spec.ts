@@ -9,7 +9,7 @@ test("plans stand side by side, proven; one is planned by one edit and taken bac
   await expect(page.locator("thead button[data-school]").first()).toHaveAttribute("data-school", "screen-hub");
   const story = page.getByRole("complementary", { name: "The chosen plan" });
   await expect(story.getByText(/Streamer, Disc player and Console into Television/)).toBeVisible();
-  await expect(story.getByText(/Lay Ultra High Speed HDMI: Console/)).toBeVisible();
+  await expect(story.getByText(/Move Ultra High Speed HDMI: Console/)).toBeVisible();
   await story.getByRole("button", { name: "Use this plan" }).click();
   await expectSaved(page);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
@@ -19,7 +19,7 @@ test("plans stand side by side, proven; one is planned by one edit and taken bac
   await expectSaved(page);
   await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
   await screenHub.click();
-  await expect(story.getByText(/Lay Ultra High Speed HDMI: Console/)).toBeVisible();
+  await expect(story.getByText(/Move Ultra High Speed HDMI: Console/)).toBeVisible();
 });
 
 test("a player is pinned, and planned anew at once; what cannot be is told with its reason", async ({ page, request }) => {

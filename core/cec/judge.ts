@@ -171,7 +171,7 @@ function shownMisses({ screen, stations }: Cast, device: string): readonly Miss[
   const { physical, logical } = player.nature;
   const isAtInput = screen.input === inputTowards(ROOT, physical);
   // A screen that nobody told who is shown stands at the input of the hub, and the hub decides.
-  const isBehind = screen.source !== null && isBelow(physical, screen.source);
+  const isBehind = physical !== NOWHERE && screen.source !== null && isBelow(physical, screen.source);
   const isShown = isAtInput && (screen.source === physical || logical === null || isBehind);
   return [
     ...(player.power === "on" ? [] : [{ miss: "player-off", device } as const]),

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { made, planned } from "@/demo/room-under-test";
+import { device, made, planned, room, set } from "@/demo/room-under-test";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
 
@@ -30,3 +30,28 @@ test("behind a matrix the screen's remote does not reach the receiver", () =>
   expect(volume(demoJob("village-hall"), "disc")).toEqual({ by: "own-remote", device: "receiver" }));
 
 test("nothing that arrives has no volume", () => expect(volume(demoJob("flat-4b"), "streamer")).toBeNull());
+
+test("a screen that sends infrared moves the sound system's volume within its reach, unless a closed door stands between", () => {
+  const of = (reachM: number | null, fromScreenM: number | null, hidden: boolean) => {
+    const tv = device("tv-earc", "tv");
+    const bar = device("bar-one-input", "bar");
+    const job = set(
+      room(
+        [
+          { ...tv, control: { ...tv.control, infraredReachM: reachM } },
+          { ...bar, control: { ...bar.control, fromScreenM, hidden } },
+          device("streamer-4k", "streamer"),
+        ],
+        "streamer hdmi-out > tv hdmi1",
+        "bar hdmi-out > tv hdmi3",
+      ),
+      "bar cec off",
+    );
+    return arrivalsOf(job).find(({ player }) => player === "streamer")?.volume;
+  };
+  expect(of(1, 0.5, false)).toEqual({ by: "screen-remote", device: "bar" });
+  expect(of(1, 0.5, true)).toEqual({ by: "own-remote", device: "bar" });
+  expect(of(1, 1.5, false)).toEqual({ by: "own-remote", device: "bar" });
+  expect(of(1, null, false)).toEqual({ by: "own-remote", device: "bar" });
+  expect(of(null, 0.5, false)).toEqual({ by: "own-remote", device: "bar" });
+});

@@ -22,6 +22,7 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
       device.id !== screen?.id && (device.volume === "cec" || device.volume === "remote-and-cec") && hearsScreen(rig, device, screen),
   );
   if (obeys) return { by: "screen-remote", device: obeys.id };
+  if (screen && hearsInfrared(screen, system)) return { by: "screen-remote", device: system.id };
   switch (system.volume) {
     case "remote":
     case "remote-and-cec":
@@ -31,6 +32,16 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
     default:
       return { by: "unknown" };
   }
+}
+
+/**
+ * Some screens send volume keys on by infrared, within about a metre in clear view: a sound system hears them unless it stands too far, or
+ * behind a closed door. Where nobody measured the way, it is not counted on.
+ */
+function hearsInfrared({ control: { infraredReachM } }: Device, { control, volume }: Device): boolean {
+  const isMoved = volume === "remote" || volume === "remote-and-cec";
+  const isNear = infraredReachM !== null && control.fromScreenM !== null && control.fromScreenM <= infraredReachM;
+  return isMoved && isNear && !control.hidden && control.infrared !== "none";
 }
 
 /** Whether a device and the screen share an HDMI cable and speak CEC at both ends. */

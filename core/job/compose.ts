@@ -8,8 +8,28 @@ import { inSignalOrder, whyNotPlug } from "./why-not-plug";
 
 /** The cable an installer takes first between two sockets: a class that assures everything the plugs can carry; a stick plugs in directly. */
 function usualClass(out: Port, into: Port): CableClass {
-  if (out.connector === "hdmi") return out.plug ? "direct-plug" : "ultra-high-speed";
+  if (out.connector === "hdmi") return out.plug ? "direct-plug" : isArcOnly(out, into) ? "premium-high-speed-ethernet" : "ultra-high-speed";
   return classesJoining(out.connector, into.connector)[0] ?? "optical";
+}
+
+/** A return that can only be ARC, at sockets of 18 Gb/s at most, asks for nothing that the newest class has more. */
+function isArcOnly(out: Port, into: Port): boolean {
+  const ends = [out, into].flatMap((port) => (port.connector === "hdmi" ? [port] : []));
+  const isSlow = ends.every(({ maxGbps }) => maxGbps !== null && maxGbps <= 18);
+  return isSlow && ends.every(({ returns }) => returns === "arc" || returns === "earc") && ends.some(({ returns }) => returns === "arc");
+}
+
+/** How long a cable is that already joins these two devices, or their rooms; null: none does. */
+function lengthOfAnother({ cables, devices }: Job, a: string, b: string): number | null {
+  const roomOf = (id: string) => devices.find((device) => device.id === id)?.room ?? null;
+  const joins = (one: string | null, other: string | null, of: (id: string) => string | null) => (cable: Cable) => {
+    const ends = [of(cable.from.device), of(cable.to.device)];
+    return one !== null && other !== null && ends.includes(one) && ends.includes(other) && (one === other ? ends[0] === ends[1] : true);
+  };
+  const between = cables.filter(joins(a, b, (id) => id));
+  const [here, there] = [roomOf(a), roomOf(b)];
+  const same = between.length || here === there ? between : cables.filter(joins(here, there, roomOf));
+  return same.length ? Math.max(...same.map(({ lengthM }) => lengthM)) : null;
 }
 
 /** What a cable within a room usually needs. */
@@ -26,7 +46,10 @@ export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableCl
     from,
     to,
     class: cableClass,
-    lengthM: cableClass === "direct-plug" ? 0.1 : (runBetween(job, from.device, to.device)?.lengthM ?? USUAL_M),
+    lengthM:
+      cableClass === "direct-plug"
+        ? 0.1
+        : (runBetween(job, from.device, to.device)?.lengthM ?? lengthOfAnother(job, from.device, to.device) ?? USUAL_M),
     direction: ONE_WAY_CLASSES.has(cableClass) ? "one-way" : "either",
     backwards: false,
     miswired: false,

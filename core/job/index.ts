@@ -19,7 +19,7 @@ export {
   type Room,
   type Snapshot,
 } from "./job";
-export { asAdded } from "./as-added";
+export { addDevice } from "./as-added";
 export { freeJoins, plugMoves, reaches, type FreeJoin, type PlugMove } from "./moves";
 export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace, MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";

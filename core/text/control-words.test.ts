@@ -134,7 +134,7 @@ test("what is wrong with a room's control names the devices, and where the wire 
   ];
   for (const [conflict, words] of conflicts) expect(conflictSentence(job, conflict)).toMatch(words);
   expect(cutSentence(job, { at: "cable", cable: "cable-1" })).toMatch(
-    /^The Ultra High Speed HDMI cable from Bar .* has no control wire\.$/,
+    /^The Premium High Speed HDMI with Ethernet cable from Bar .* has no control wire\.$/,
   );
   expect(cutSentence(job, { at: "socket", device: "tv", port: "hdmi2" })).toBe(
     "The control wire of Television does not reach Television “HDMI 2”.",

@@ -2,7 +2,7 @@
 
 import { Modal } from "antd";
 import { fromShelfOrThrow, SHELF, type Device } from "@/core/device";
-import { asAdded, freeId, freeName, replaceDevice } from "@/core/job";
+import { addDevice, freeId, freeName, replaceDevice } from "@/core/job";
 import { withPresetContents } from "@/core/preferences";
 import { deviceName } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
@@ -42,8 +42,7 @@ export function AddDeviceDialog({ replacing, onClose, onAdded }: AddDeviceDialog
     const named = { ...model, id, name: freeName(old?.name ?? model.name, names), room: old?.room ?? null };
     // A device of one's own keeps what it was told to play; one from the shelf begins with what the firm usually finds.
     const device = kept ? named : withPresetContents(named, preferences);
-    if (edit(replacing ? replaceDevice(job, replacing, device) : { kind: "add-device", device: asAdded(job, device), at: null }))
-      onAdded(id);
+    if (edit(replacing ? replaceDevice(job, replacing, device) : addDevice(job, device))) onAdded(id);
     onClose();
   };
   return (

@@ -1,4 +1,4 @@
-import { addressAt, childAddress, controlWires, kindOf, NOWHERE, ROOT, type Act } from "@/core/cec";
+import { controlWires, kindOf, type Act } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { commonActs, playerOfAct } from "./everyday-acts";
@@ -19,8 +19,6 @@ export interface Heard {
   readonly mainScreen: boolean;
   readonly anyScreen: boolean;
   readonly system: boolean;
-  /** A screen hears it, or it stands right behind an input of one, as far as addresses tell: choosing that input shows it although it says nothing. */
-  readonly isAtInput: boolean;
 }
 
 /** Lays out who could hear whom in a room without players. */
@@ -35,16 +33,11 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
   const system = wiresAt(space.system);
   // One with a knob alone is left on, one that is the screen is on with it.
   const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
-  const isAtInput = (end: CableEnd): boolean => {
-    const address = addressAt(job, end, "planned");
-    return address === NOWHERE || INPUTS.has(address);
-  };
   const heardAt = (end: CableEnd, controlWire: boolean): Heard => {
     const wire = controlWire ? wires.of(end) : null;
     const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
     const anyScreen = isOn(screens);
-    // Where a screen hears it nobody chooses an input.
-    return { mainScreen: isOn(main), anyScreen, system: isLeftOn || isOn(system), isAtInput: anyScreen || isAtInput(end) };
+    return { mainScreen: isOn(main), anyScreen, system: isLeftOn || isOn(system) };
   };
   const known = new Map<string, Heard>();
   return {
@@ -58,10 +51,6 @@ export function hearingOf(space: WiringSpace, job: Job): Hearing {
   };
 }
 
-/** A place of an address holds so many. Source: HDMI 1.4 §8.7. */
-const MOST_INPUTS = 15;
-const INPUTS: ReadonlySet<string | null> = new Set(Array.from({ length: MOST_INPUTS }, (_, index) => childAddress(ROOT, index + 1)));
-
 /** How the acts that hang on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
 export interface ActsAtBest {
   readonly ease: number;
@@ -70,16 +59,15 @@ export interface ActsAtBest {
 
 /**
  * How the acts that hang on a player can go at best: whoever no control wire leads to is switched on or off by hand, with its own remote,
- * and that is a step of its own; and whoever speaks where no screen hears it, from behind a receiver, is never told from what stands
- * before it.
+ * and that is a step of its own.
  */
 export function actsAtBest(space: WiringSpace, hearing: Hearing, device: Device, heard: Heard): ActsAtBest {
   const bySpace = reckoned.get(space) ?? new Map<string, ActsAtBest[]>();
   reckoned.set(space, bySpace);
   const known = bySpace.get(device.id) ?? [];
   bySpace.set(device.id, known);
-  const { mainScreen, anyScreen, system, isAtInput } = heard;
-  const way = [hearing.systemFollows, mainScreen, anyScreen, system, isAtInput].reduce((bits, one) => bits * 2 + Number(one), 0);
+  const { mainScreen, anyScreen, system } = heard;
+  const way = [hearing.systemFollows, mainScreen, anyScreen, system].reduce((bits, one) => bits * 2 + Number(one), 0);
   return (known[way] ??= reckon(space, hearing, device, heard));
 }
 
@@ -92,7 +80,7 @@ function reckon(space: WiringSpace, { systemFollows }: Hearing, device: Device, 
   let [ease, remotes] = [0, 1];
   for (const { act, weight } of commonActs(space)) {
     if (playerOfAct(space, act) !== device.id) continue;
-    const goes = atBest(act, { hasOwn, systemFollows, heard, device, newsFromScreen: space.job.brief.newsFrom === "screen" });
+    const goes = atBest(act, { hasOwn, systemFollows, heard, newsFromScreen: space.job.brief.newsFrom === "screen" });
     ease += goes ? weight * easeAfter(goes.steps) : 0;
     remotes = Math.max(remotes, goes?.remotes ?? Infinity);
   }
@@ -104,13 +92,12 @@ interface ActHangsOn {
   readonly hasOwn: boolean;
   readonly systemFollows: boolean;
   readonly heard: Heard;
-  readonly device: Device;
   readonly newsFromScreen: boolean;
 }
 
 /** The steps that are left of an act at least, and the remotes that it takes with them; null: it cannot be done. */
 function atBest(act: Act, on: ActHangsOn): { readonly steps: number; readonly remotes: number } | null {
-  const { hasOwn, systemFollows, heard, device, newsFromScreen } = on;
+  const { hasOwn, systemFollows, heard, newsFromScreen } = on;
   // Each of them is switched with a remote of its own, beside the one that the act begins with.
   const byHand = (...follows: readonly boolean[]) => {
     const steps = follows.filter((one) => !one).length;
@@ -119,7 +106,6 @@ function atBest(act: Act, on: ActHangsOn): { readonly steps: number; readonly re
   switch (act.act) {
     case "wake": {
       if (heard.anyScreen) return byHand(heard.system);
-      if (!heard.isAtInput && alwaysSpeaks(device)) return null;
       // Screen and input are chosen by hand, with one remote.
       const { steps, remotes } = byHand(false, heard.system);
       return { steps: steps + 1, remotes };
@@ -134,7 +120,3 @@ function atBest(act: Act, on: ActHangsOn): { readonly steps: number; readonly re
       return byHand();
   }
 }
-
-/** It takes part in HDMI control with all settings that are planned. */
-const alwaysSpeaks = ({ speaksCec, control, settings }: Device): boolean =>
-  speaksCec && control.quirks.length === 0 && settings.every(({ key, options }) => key !== "cec" || options.includes("on"));

@@ -1,6 +1,7 @@
 import type { CableClass } from "@/core/facts";
 import type { Device } from "@/core/device";
 import { runBetween, sameEnd } from "@/core/job";
+import { servesAs } from "./give-out";
 import { menusOf, type SettingChoice } from "./hub-settings";
 import type { BoxAtHand, WiringSpace } from "./space";
 import { GUESSED_PRICE, MINUTES, type Weights } from "./weights";
@@ -81,7 +82,7 @@ function cableEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
 
 /** The price of the shortest cable of a class in the van's list that is long enough, whether or not one is left; null: none is priced. */
 function priceOf({ vanCables }: WiringSpace, kind: CableClass, lengthM: number): number | null {
-  const long = vanCables.filter((cable) => cable.class === kind && cable.lengthM >= lengthM && cable.price !== null);
+  const long = vanCables.filter((cable) => servesAs(cable.class, kind) && cable.lengthM >= lengthM && cable.price !== null);
   return long.toSorted((a, b) => a.lengthM - b.lengthM)[0]?.price ?? null;
 }
 

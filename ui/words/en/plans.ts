@@ -65,7 +65,7 @@ export const plansWords = {
   toDo: "Cables",
   nothingToDo: "All cables stay as they lie.",
   lay: ({ isNew, adapter }: { isNew: boolean; adapter: boolean }, cable: string, from: string, to: string) =>
-    `${isNew ? "Lay" : "Move"} ${cable}: ${from} to ${to}${adapter ? ", with an adapter without the control wire" : ""}`,
+    `${isNew ? "Run" : "Move"} ${cable}: ${from} to ${to}${adapter ? ", with an adapter without the control wire" : ""}`,
   delays: "Delays to set",
   delay: (socket: string, ms: number, spreadMs: number) =>
     `${socket}: ${ms}\u2009ms, its sound comes before the picture${spreadMs > 40 ? `; its rows differ by ${spreadMs}\u2009ms` : ""}`,
