@@ -1,7 +1,7 @@
 import { findArchetype } from "@/core/device";
 import { smallestChanges, weighedPurchases, type WeighedChange } from "@/core/plan";
 import { changesReport } from "@/core/report";
-import { atAPriceWords, changeWords, movedWords, plural, proofSentence, setWords, tieWords } from "@/core/text";
+import { atAPriceWords, changeWords, movedWords, proofSentence, setWords, tieWords } from "@/core/text";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bedChannels } from "@/core/facts";
-import { arrivalsOf, idealForms, listingAt, makeRig, optimisticBest, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
+import { arrivalsOf, listingAt, makeRig, optimisticBest, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
 import { possibleChanges, type ChangeKind } from "@/core/plan";
 import { mostListedAt } from "./most-listed";
