@@ -1,18 +1,21 @@
 "use client";
 
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useDeferredValue, useMemo, useState } from "react";
 import { cableAt, joinSockets, whyNotLay, type CableEnd } from "@/core/job";
 import { deviceName, refusalSentence, rowWords, verdictWords } from "@/core/text";
 import { Choice, EmptyPlace, LegendButton, Switcher, useChosen } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
-import { CableStory } from "./cable-story";
 import { ExportButtons } from "./export-buttons";
 import { layerOf, LAYERS, type LayerKey } from "./layers";
 import { PlugDesk } from "./plug-desk";
 import styles from "./patch.module.css";
 import { WiringMap } from "./wiring-map";
 import { patchWords } from "@/ui/words";
+
+/** The form of a cable is fetched when one is first chosen. */
+const CableStory = dynamic(() => import("./cable-story").then((module) => module.CableStory), { ssr: false });
 
 /** The wiring map: back plates in lanes, joined socket to socket; the chosen row's way lights from end to end. */
 export function PatchPlace() {
