@@ -158,7 +158,7 @@ describe("conflicts found without an act", () => {
     const side = set(room(gear, ...plugs), "tv speakers own");
     const found = conflictsOf(householdOf(side)).find(({ conflict }) => conflict === "two-volumes");
     expect(found).toEqual({ conflict: "two-volumes", screen: "tv", system: "bar" });
-    expect(found && conflictSentence(side, found)).toBe("tv and bar sound at once, and the screen’s remote moves only its own loudness.");
+    expect(found && conflictSentence(side, found)).toBe("tv and bar sound at once, and the screen’s remote moves only its own volume.");
     const handed = conflictsOf(householdOf(set(side, "tv speakers external")));
     expect(handed.map(({ conflict }) => conflict)).not.toContain("two-volumes");
   });

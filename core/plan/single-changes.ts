@@ -38,11 +38,17 @@ const inOrder = (changes: readonly WeighedChange[]): readonly WeighedChange[] =>
   changes.toSorted(
     (a, b) =>
       a.lowers.length - b.lowers.length ||
+      // What only makes something worse stands last.
+      Number(bringsNothing(a)) - Number(bringsNothing(b)) ||
+      a.pictureLowers.length - b.pictureLowers.length ||
       costOf([a]) - costOf([b]) ||
       b.lifts.length - a.lifts.length ||
       b.pictureLifts.length - a.pictureLifts.length ||
       gain(b) - gain(a),
   );
+
+const bringsNothing = ({ lifts, pictureLifts, syncLifts }: WeighedChange): boolean =>
+  lifts.length + pictureLifts.length + syncLifts.length === 0;
 
 /** What one change does; null where it cannot be made or moves nothing. */
 export function weigh(before: Solved, change: Change): WeighedChange | null {

@@ -41,7 +41,7 @@ export function storyWords(arrival: Arrival): string {
     return `${streamWords(arrival.arrives)} arrives; only ${arrival.plays?.layout ?? "nothing"} of it plays.`;
   if (isBestOfSystem(arrival)) return `${upperFirst(lineageWords(arrival.arrives))} arrives. ${BEST_OF_SYSTEM}`;
   return arrival.verdict === "full" && arrival.best?.coding === arrival.arrives.coding
-    ? `${streamWords(arrival.arrives)} could play, and does.`
+    ? `${upperFirst(streamWords(arrival.arrives))} could play, and does.`
     : `${could} ${lineageWords(arrival.arrives)}, does.`;
 }
 

@@ -5,7 +5,7 @@ export const BRIEF_USES: Readonly<Record<keyof Brief, string>> = {
   soundSystem: "Every row is judged at these speakers.",
   wishes: "The docket’s search finds it.",
   household: "On the printed map; the docket’s search finds it.",
-  remotes: "With one: rows whose loudness needs another are marked.",
+  remotes: "With one: rows whose volume needs another are marked.",
   newsFrom: "News rows are judged there; “the big sound” is always the same.",
   screensAtOnce: "One: plans may bring every player in by one input, in place of a matrix.",
   surround: "Plain: no change is proposed beyond two channels.",

@@ -28,7 +28,7 @@ export function cautionSentence(job: Job, caution: Caution): string {
     case "speech-folded":
       return "Speech has a channel of its own in this content, and here it arrives folded into left and right: less clear than it could be.";
     case "one-more-remote":
-      return `The household wishes one remote; the loudness of this row needs another, that of ${name}.`;
+      return `The household wants one remote; the volume of this row needs another, that of ${name}.`;
     default:
       return unreachable(caution);
   }

@@ -109,7 +109,7 @@ export function messageWords(message: Message): string {
     case "give-audio-status":
       return "how loud are you?";
     case "report-audio-status":
-      return `${message.status.muted ? "muted" : "sounding"}, loudness ${message.status.volume ?? "not told"}`;
+      return `${message.status.muted ? "muted" : "sounding"}, volume ${message.status.volume ?? "not told"}`;
     case "initiate-arc":
       return "begin the return channel";
     case "report-arc-initiated":
@@ -191,7 +191,7 @@ export function stateChangeWords(job: Job, { device, what, value }: StateChange)
     case "arc":
       return value ? `${name} counts the return channel as begun.` : `${name} counts the return channel as ended.`;
     case "volume":
-      return `${name} is at loudness ${value}.`;
+      return `${name} is at volume ${value}.`;
     case "muted":
       return value ? `${name} is muted.` : `${name} sounds again.`;
   }

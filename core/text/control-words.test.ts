@@ -44,7 +44,7 @@ describe("messages in plain words", () => {
     [{ kind: "key-pressed", key: 0x7f }, "key “7F”"],
     [{ kind: "feature-abort", of: 0x36, reason: 4 }, "no to Standby (36): it refuses"],
     [{ kind: "system-audio-mode-request", data: [] }, "give the sound back"],
-    [{ kind: "report-audio-status", status: { muted: true, volume: null } }, "muted, loudness not told"],
+    [{ kind: "report-audio-status", status: { muted: true, volume: null } }, "muted, volume not told"],
     [{ kind: "set-osd-name", text: "Box" }, "I am called “Box”"],
     [{ kind: "menu-request", data: [0] }, "Menu Request"],
   ] as const satisfies readonly (readonly [Message, string])[])("%o", (message, words) => expect(messageWords(message)).toBe(words));
@@ -176,7 +176,7 @@ test("changes of state are told as they happen", () => {
   expect([told("arc", true), told("systemAudio", false), told("volume", 22), told("muted", true), told("source", null)]).toEqual([
     "Bar counts the return channel as begun.",
     "Bar counts the sound as the screen’s.",
-    "Bar is at loudness 22.",
+    "Bar is at volume 22.",
     "Bar is muted.",
     "Bar takes nobody for the source.",
   ]);

@@ -112,7 +112,7 @@ export function missSentence(job: Job, miss: Miss): string {
     case "went-off":
       return `${deviceName(job, miss.device)} goes off too.`;
     case "loudness-stays":
-      return `The loudness of ${deviceName(job, miss.device)} does not move.`;
+      return `The volume of ${deviceName(job, miss.device)} does not move.`;
   }
 }
 
@@ -160,7 +160,7 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
   const names = (devices: readonly string[]) => listed(devices.map((device) => deviceName(job, device)));
   switch (conflict.conflict) {
     case "two-sound-systems":
-      return `${names(conflict.devices)} are two sound systems on one control wire; only the first to get power can be the audio system, the other hears no loudness keys.`;
+      return `${names(conflict.devices)} are two sound systems on one control wire; only the first to get power can be the audio system, the other hears no volume keys.`;
     case "no-address-left":
       return `${deviceName(job, conflict.device)} finds no address free: it can say that it is the source, but nobody can wake, ask or switch it off.`;
     case "same-place":
@@ -178,7 +178,7 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
         ? `${deviceName(job, conflict.wakes)} wakes the room by itself and sends it to sleep again: a loop that nobody asked for.`
         : `${deviceName(job, conflict.wakes)} wakes the room by itself and ${deviceName(job, conflict.sleeps)} sends it to sleep: a loop that nobody asked for.`;
     case "two-volumes":
-      return `${deviceName(job, conflict.screen)} and ${deviceName(job, conflict.system)} sound at once, and the screen’s remote moves only its own loudness.`;
+      return `${deviceName(job, conflict.screen)} and ${deviceName(job, conflict.system)} sound at once, and the screen’s remote moves only its own volume.`;
     case "backup-address":
       return `${deviceName(job, conflict.device)} has a backup address of CEC 2.0; ${names(conflict.deafTo)}, of CEC 1.4, need not heed what it tells them alone, such as to wake.`;
     case "place-sleeps":

@@ -12,7 +12,7 @@ export function meanwhileSentences(job: Job, meanwhile: readonly Meanwhile[]): r
     );
     const at = there[0] ? deviceName(job, there[0].at) : "";
     const many = there.length > 1;
-    if (there[0]?.does === "shows") return `${upperFirst(names)} can show on ${at} meanwhile, without the big sound.`;
+    if (there[0]?.does === "shows") return `${upperFirst(names)} can be shown on ${at} at the same time, without the sound system.`;
     const first = upperFirst(names);
     return there[0]?.does === "waits"
       ? `${first} ${many ? "wait" : "waits"} at ${at}: one input is chosen there at a time.`

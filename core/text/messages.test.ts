@@ -121,7 +121,7 @@ describe("what the others do meanwhile", () => {
 
   test("a picture alone, and a way of its own", () => {
     expect(meanwhileSentences(loft, [{ does: "shows", player: "console", at: "television" }])).toEqual([
-      "Console can show on Television meanwhile, without the big sound.",
+      "Console can be shown on Television at the same time, without the sound system.",
     ]);
     expect(meanwhileSentences(loft, [{ does: "goes-on", player: "television", at: "television" }])).toEqual([
       "What Television plays itself can go on at Television.",

@@ -6,11 +6,11 @@ export const QUIRK_WORDS: Readonly<Record<Quirk, { readonly seen: string; readon
   "wakes-by-itself": { seen: "Came on by itself, for an update", of: ["player"] },
   "steals-source": { seen: "Took the screen back from another player", of: ["player"] },
   "system-audio-only-when-on": { seen: "Took the sound over only when it was on already", of: ["sound"] },
-  "ignores-foreign-keys": { seen: "Ignored the loudness keys of another maker’s screen", of: ["sound"] },
+  "ignores-foreign-keys": { seen: "Ignored the volume keys of another maker’s screen", of: ["sound"] },
   "arc-only-by-hand": { seen: "Began the return channel only by its own key or menu", of: ["sound"] },
   "drops-arc-on-input-change": { seen: "Lost the return channel when its input was changed", of: ["sound"] },
   "sends-only": { seen: "Sent, but obeyed nothing", of: ["screen", "sound", "player"] },
-  "volume-by-remote-only": { seen: "Its loudness moved by its own remote only", of: ["sound"] },
+  "volume-by-remote-only": { seen: "Its volume moved by its own remote only", of: ["sound"] },
   "switches-all-off": { seen: "Switched everything off when it went off", of: ["player"] },
 };
 

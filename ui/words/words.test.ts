@@ -47,8 +47,8 @@ describe("the words of the interface", () => {
 
   test("count in the singular and in the plural", () => {
     expect([1, 2].map(words.docketWords.jobs)).toEqual(["1 job", "2 jobs"]);
-    expect(words.jobWords.wholeOf(1, 1)).toBe("1 of 1 row on the board arrives whole.");
-    expect(words.jobWords.wholeOf(3, 9)).toBe("3 of 9 rows on the board arrive whole.");
+    expect(words.jobWords.wholeOf(1, 1)).toBe("1 of 1 row on the board has all that can be played.");
+    expect(words.jobWords.wholeOf(3, 9)).toBe("3 of 9 rows on the board have all that can be played.");
     expect(words.briefWords.rowsWait(1)).toBe("1 row of the board waits for it");
     expect(words.stockWords.fitted(2)).toBe("Fitted: take 2 parts out of the van");
   });

@@ -8,7 +8,7 @@ export const briefWords = {
   theHousehold: "The household",
   whoUsesTheRoom: "Who uses the room",
   remotesTheyBear: "Remotes they bear",
-  remotesForLoudness: "Remotes they bear for the loudness",
+  remotesForLoudness: "Remotes they will accept for the volume",
   notAsked: "not asked",
   soundComesFrom: "Sound comes from",
   theNewsSoundsFrom: "The news sounds from",

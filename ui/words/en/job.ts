@@ -14,7 +14,8 @@ export const jobWords = {
   boardStays: "The board stays as it was.",
   andMore: (rows: number) => `, and ${plural(rows, "more row")}`,
   nothingPlaysHereYet: "Nothing plays here yet.",
-  wholeOf: (whole: number, rows: number) => `${whole} of ${plural(rows, "row")} on the board ${whole === 1 ? "arrives" : "arrive"} whole.`,
+  wholeOf: (whole: number, rows: number) =>
+    `${whole} of ${plural(rows, "row")} on the board ${whole === 1 ? "has" : "have"} all that can be played.`,
   placesOfThisJob: "Places of this job",
   keyboardShortcuts: "Keyboard shortcuts",
   keyboardShortcutsWithKey: "Keyboard shortcuts (?)",
