@@ -1,8 +1,7 @@
 "use client";
 
 import { Input } from "antd";
-import { useId, useMemo, useState, type KeyboardEvent } from "react";
-import { makeFinder } from "@/core/search";
+import { useEffect, useId, useMemo, useState, type KeyboardEvent } from "react";
 import styles from "./pick-list.module.css";
 
 export interface PickRow {
@@ -24,13 +23,25 @@ interface PickListProps {
   readonly onWords?: (words: string) => void;
 }
 
+/** Searching is fetched when a list first opens: no page carries it that opens none. */
+const fetchSearch = () => import("@/core/search");
+
+/** What finds among the rows; null until it is there. */
+function useFinder(rows: readonly PickRow[]) {
+  const [search, setSearch] = useState<Awaited<ReturnType<typeof fetchSearch>> | null>(null);
+  useEffect(() => {
+    void fetchSearch().then(setSearch);
+  }, []);
+  return useMemo(() => search?.makeFinder(rows) ?? null, [search, rows]);
+}
+
 /** Pick from a list by typing a word, arrows and Enter, or by a press. */
 export function PickList({ label, listLabel, placeholder, rows, nothing, onPick, onWords }: PickListProps) {
   const id = useId();
   const [words, setWords] = useState("");
   const [at, setAt] = useState(0);
-  const find = useMemo(() => makeFinder(rows), [rows]);
-  const found = find(words);
+  const find = useFinder(rows);
+  const found = find ? find(words) : rows;
   const open = found.filter((row) => !row.refused);
   const marked = open[Math.min(at, Math.max(0, open.length - 1))];
   const onKey = (event: KeyboardEvent) => {
@@ -38,10 +49,20 @@ export function PickList({ label, listLabel, placeholder, rows, nothing, onPick,
     if (step && open.length) {
       event.preventDefault();
       setAt((Math.min(at, open.length - 1) + step + open.length) % open.length);
+    } else if (event.key === "Enter" && !find) {
+      event.preventDefault();
+      void pickBeforeSearch();
     } else if (event.key === "Enter" && marked) {
       event.preventDefault();
       onPick(marked.key);
     }
+  };
+  /** Someone types faster than searching is fetched: what the words mean is picked once it is there. */
+  const pickBeforeSearch = async () => {
+    const { makeFinder } = await fetchSearch();
+    const meant = makeFinder(rows)(words).filter((row) => !row.refused);
+    const picked = meant[Math.min(at, meant.length - 1)];
+    if (picked) onPick(picked.key);
   };
   return (
     <div className={styles.pick}>
