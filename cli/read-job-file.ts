@@ -4,7 +4,7 @@ import { MAX_JOB_BYTES, readJobText, type Job } from "@/core/job";
 import { troubleSentence } from "@/core/text";
 import { UnusableInput } from "./unusable-input";
 
-/** Reads a job from a file, or from standard input where the name is "-". Of its faults the first is told, or every one, one a line. */
+/** Reads a job from a file, or from standard input where the name is "-". It names the first of its faults, or every one, one on each line. */
 export async function readJobFile(file: string, tells: "first-fault" | "every-fault" = "first-fault"): Promise<Job> {
   const shown = file === "-" ? "standard input" : file;
   const result = readJobText(await readText(file, shown));

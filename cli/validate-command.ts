@@ -2,7 +2,7 @@ import { plural } from "@/core/text";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 
-/** Prints what a sound job file holds. Every fault of another one is told, one a line, with exit code 2. */
+/** Prints what a sound job file holds. For any other file it prints every fault, one on each line, with exit code 2. */
 export async function validateCommand(file: string, options: { json?: boolean }): Promise<ExitCode> {
   const job = await readJobFile(file, "every-fault");
   const counts = { devices: job.devices.length, cables: job.cables.length };

@@ -130,7 +130,7 @@ describe("full is measured against the content as authored", () => {
     expect(row.losses[0]?.reason).toMatchObject({ code: "cannot-emit", device: "player", coding: "ac3" });
   });
 
-  test("with a player that codes anew it is Dolby Digital 5.1, coded twice: still not full, and the best of this gear", () => {
+  test("with a player that codes again it is Dolby Digital 5.1, coded twice: still not full, and the best of this gear", () => {
     const passes = [{ coding: "ac3", channels: "5.1" }];
     const better = first(
       stream(
@@ -254,7 +254,7 @@ describe("cables that lie wrong", () => {
   });
 });
 
-test("a player that blanks for want of HDCP shows nothing where others step down to 1080p", () => {
+test("a player that blanks without HDCP shows nothing where others step down to 1080p", () => {
   const old = { ports: [hdmi("in", "in", { hdcp: "1.4" }), hdmi("out", "out")] };
   expect(first(room({ bar: old })).picture).toMatchObject({ mode: "1920x1080@24" });
   const row = first(room({ bar: old, player: { habits: [{ habit: "blanks-without-hdcp" }] } }));

@@ -197,7 +197,7 @@ function replaced(value: unknown, [head, ...rest]: Path, by: unknown): unknown {
   return { ...(value as object), [head]: replaced((value as Record<string, unknown>)[head], rest, by) };
 }
 
-test("a name that the shelf or the catalogue does not know is told by its name, with what is near it", () => {
+test("a name that the shelf or the catalogue does not know is reported by name, with the nearest ones", () => {
   const read = readJob({
     format: "octachord-job",
     version: 1,

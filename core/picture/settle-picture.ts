@@ -93,7 +93,7 @@ function settleHdcp(
     if (limit.kind !== "socket") continue;
     const { device, port } = limit;
     const have = limit.hdcp;
-    // What nobody has noted is told as a gap, and no loss is made of it.
+    // What nobody has noted counts as unknown, not as a loss.
     if (have === null) continue;
     hdcp = olderHdcp(hdcp, have);
     if (!wish.protected || mode === null) continue;

@@ -8,7 +8,7 @@ import { pictureLossSentence, pictureWords } from "./picture-words";
 import { reasonSentence } from "./reason-words";
 import { LIP_SYNC_WORDS, masterWords, playedWords, rowWords, verdictWords } from "./sound-words";
 
-/** A row of the board with all that is told of it, a fact a line, for the command line and print. */
+/** A row of the board with everything said about it, one fact on each line, for the command line and print. */
 export function arrivalLines(job: Job, arrival: Arrival): readonly string[] {
   const path = arrival.losses.filter(({ scope }) => scope === "path");
   const ceilings = arrival.losses.filter(({ scope }) => scope === "ceiling");
