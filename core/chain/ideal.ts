@@ -27,7 +27,7 @@ const remembered = new WeakMap<Content, WeakMap<Decoders, Map<Bed, Ideal>>>();
  */
 export const idealForms = (content: Content, system: Device): readonly Stream[] => idealOf(content, system)?.forms ?? [];
 
-/** Whether an arrival is full: every channel and object that the system's speakers and object decoders can play, lossless where authored so, nothing coded anew. */
+/** Whether an arrival is full: every channel and object that the system's speakers and object decoders can play, lossless where authored so, nothing coded again. */
 export function isFull(stream: Stream, content: Content, system: Device): boolean {
   const authored = idealOf(content, system)?.authored;
   if (!authored) return false;
@@ -35,13 +35,13 @@ export function isFull(stream: Stream, content: Content, system: Device): boolea
     bedChannels(soundingBed(stream, system)) >= authored.channels &&
     (!authored.objects || keepsObjects(stream, system)) &&
     (!authored.lossless || stream.lossless) &&
-    !isCodedAnew(stream, content) &&
+    !isCodedAgain(stream, content) &&
     stream.lineage !== "binaural"
   );
 }
 
 /** Whether a stream has been through more lossy codings than the best of its content's tracks. */
-export const isCodedAnew = (stream: Stream, content: Content): boolean =>
+export const isCodedAgain = (stream: Stream, content: Content): boolean =>
   stream.generations > Math.max(...streamsOf(content).map(({ generations }) => generations));
 
 function idealOf(content: Content, system: Device): Ideal | null {
@@ -116,7 +116,7 @@ function decoded(track: Stream): readonly Stream[] {
   ];
 }
 
-/** Any surround coded anew as Dolby Digital 5.1, the recoding that players and televisions usually have. */
+/** Any surround coded again as Dolby Digital 5.1, the recoding that players and televisions usually have. */
 const recoded = (track: Stream): readonly Stream[] =>
   track.coding === "ac3" || bedChannels(track.channels) <= 2
     ? []

@@ -1,4 +1,5 @@
 export type { Arrival, Verdict } from "./arrival";
+export { byContent } from "./by-content";
 export { arrivalsOf } from "./arrivals";
 export { systemOf } from "./arrivals-of-content";
 export type { Caution } from "./cautions";

@@ -14,7 +14,7 @@ import {
 } from "./apply-device";
 import { arrange, attach, detach, dropSnapshot, editBrief, editJob, keepSnapshot, setRooms } from "./apply-to-job";
 import type { Result } from "./applied";
-import type { Command, SingleCommand } from "./command";
+import { stepsOf, type Command, type SingleCommand } from "./command";
 import type { Job } from "./job";
 import type { Refusal } from "./refusal";
 
@@ -28,7 +28,7 @@ export function applyCommand(job: Job, command: Command): Result {
     if (!result.ok) return result;
     current = result.value.job;
     const { inverse } = result.value;
-    inverses.unshift(...(inverse.kind === "batch" ? inverse.commands : [inverse]));
+    inverses.unshift(...stepsOf(inverse));
   }
   return done({ job: current, inverse: { kind: "batch", commands: inverses } });
 }

@@ -112,3 +112,6 @@ export const Command = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("batch"), commands: z.array(SingleCommand).max(1000) }),
 ]);
 export type Command = z.infer<typeof Command>;
+
+/** The single commands that a command is made of. */
+export const stepsOf = (command: Command): readonly SingleCommand[] => (command.kind === "batch" ? command.commands : [command]);

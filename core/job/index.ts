@@ -3,7 +3,7 @@ export type { Applied } from "./applied";
 export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";
 export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
-export { Command, type SingleCommand } from "./command";
+export { Command, stepsOf, type SingleCommand } from "./command";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
 export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
 export {

@@ -1,4 +1,4 @@
-import { compareArrivals, type Arrival } from "@/core/chain";
+import { byContent, compareArrivals, type Arrival } from "@/core/chain";
 import type { LipSyncJudgement } from "@/core/facts";
 import { comparePictures } from "./picture-score";
 
@@ -88,17 +88,6 @@ export function movedRows(before: readonly Arrival[], after: readonly Arrival[])
       if (row.picture && olds.every(({ screen }) => screen !== null && screen !== row.screen)) moved.pictureLifts.push(row.id);
   }
   return moved;
-}
-
-function byContent(rows: readonly Arrival[]): ReadonlyMap<string, readonly Arrival[]> {
-  const contents = new Map<string, Arrival[]>();
-  for (const row of rows) {
-    const key = `${row.player}/${row.source}/${row.content.id}`;
-    const known = contents.get(key);
-    if (known) known.push(row);
-    else contents.set(key, [row]);
-  }
-  return contents;
 }
 
 const newTroubles = (old: Arrival, now: Arrival): readonly NewTrouble[] =>

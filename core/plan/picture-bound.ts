@@ -13,7 +13,12 @@ export function bestPictureScore(player: Device, content: Content, screen: Devic
   // What nobody knows of a screen bounds nothing: its picture is black until it is known.
   if (!screen.display) return 0;
   const limits = player.id === screen.id ? [] : [...bestSocket(player, "out"), ...bestSocket(screen, "in")];
-  const { picture, losses } = settlePicture(content.picture, limits, screen.display, screen.id);
+  return scoreOver(content.picture, limits, screen.display, screen.id);
+}
+
+/** What a picture is worth over these limits, where whatever nobody knows of them takes nothing away. */
+function scoreOver(...settled: Parameters<typeof settlePicture>): number {
+  const { picture, losses } = settlePicture(...settled);
   return scorePicture(
     picture,
     losses.filter(({ code }) => code !== "picture-unknown"),
@@ -35,13 +40,7 @@ export function bestPictureByPlugs(job: Job, player: Device, content: Content, s
     if (!inputs.some((end) => sameEnd(cable.to, end) || reaches(job, cable, cable.from, end))) return [];
     const own: readonly PictureLimit[] =
       pictureGbps === null ? [] : [{ kind: "cable", cable: cable.id, gbps: pictureGbps, lengthM: cable.lengthM, passive, certainM }];
-    const { picture, losses } = settlePicture(wish, [...ends, ...own], display, screen.id);
-    return [
-      scorePicture(
-        picture,
-        losses.filter(({ code }) => code !== "picture-unknown"),
-      ),
-    ];
+    return [scoreOver(wish, [...ends, ...own], display, screen.id)];
   });
   return Math.max(0, ...scores);
 }

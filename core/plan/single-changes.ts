@@ -27,8 +27,7 @@ export function weighedChanges(job: Job, state: SettingState = "planned"): reado
 }
 
 /** Pulling a cable out and thereby only losing something is no proposal. */
-const isMereLoss = ({ command, lifts, pictureLifts, syncLifts }: WeighedChange): boolean =>
-  command.kind === "unplug" && lifts.length + pictureLifts.length + syncLifts.length === 0;
+const isMereLoss = (change: WeighedChange): boolean => change.command.kind === "unplug" && bringsNothing(change);
 
 /** Those of them that lift the sound of at least one row. */
 export const liftingChanges = (job: Job, state: SettingState = "planned"): readonly WeighedChange[] =>

@@ -1,18 +1,9 @@
-import {
-  cableQuestion,
-  deviceQuestion,
-  makeRig,
-  settingQuestion,
-  solve,
-  solveAgain,
-  type Arrival,
-  type Question,
-  type Solved,
-  type SolvedUnit,
-} from "@/core/chain";
+import { makeRig, solve, solveAgain, type Arrival, type Question, type Solved, type SolvedUnit } from "@/core/chain";
 import type { SettingState } from "@/core/device";
-import { applyCommand, type Cable, type Command, type Job } from "@/core/job";
+import { applyCommand, stepsOf, type Command, type Job } from "@/core/job";
+import { ALIKE, BestSoFar, type Solution } from "./best-so-far";
 import { makeBounds, type Bounds, type Room } from "./bounds";
+import { asked, meets, socketsOf, type ChangeQuestions } from "./change-questions";
 import { costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
 import { FirstQueue } from "./first-queue";
 import { delayChange } from "./delay-change";
@@ -59,7 +50,7 @@ export interface SearchOptions {
 /** The one command that makes all changes of a set. */
 export const commandOf = ({ changes }: Pick<ChangeSet, "changes">): Command => ({
   kind: "batch",
-  commands: changes.flatMap(({ command }) => (command.kind === "batch" ? command.commands : [command])),
+  commands: changes.flatMap(({ command }) => stepsOf(command)),
 });
 
 /** What stays the same through one search. */
@@ -68,14 +59,6 @@ interface Search {
   readonly kinds: readonly ChangeKind[];
   readonly boxes: readonly string[];
   readonly bounds: Bounds;
-}
-
-/** A solved set of changes. */
-interface Solution {
-  readonly changes: readonly Change[];
-  readonly cost: number;
-  readonly solved: Solved;
-  readonly total: number;
 }
 
 /**
@@ -98,14 +81,8 @@ interface Node {
   readonly estimate: number;
 }
 
-const MOST_TIES = 4;
-/** How far the search goes on for other sets of the same sum and cost once nothing better is left. */
-const LOOKS_FOR_TIES = 100;
 const MOST_NODES = 1500;
 const MOST_AT_A_PRICE = 3;
-/** Sums are of whole scores and fractions of pictures: closer than this they are alike. */
-const ALIKE = 1e-5;
-
 /**
  * The smallest set of changes that lifts all rows as far as they can be lifted together without lowering any, by branch and bound.
  *
@@ -123,7 +100,7 @@ export function smallestChanges(job: Job, options: SearchOptions = {}): Smallest
   const search: Search = { start, kinds, boxes, bounds: makeBounds(start, kinds, inPlaces) };
   const none: Solution = { changes: [], cost: 0, solved: start, total: sumOf(search, start) };
   const singles = singleSolutions(search, none);
-  const record = new Record(search, none);
+  const record = new BestSoFar(start, none);
   for (const single of singles) record.offer(single);
   const { looked, isWhole, open } = branchAndBound(search, record, mostNodes);
   const best = withDelay(record.best, start);
@@ -138,46 +115,7 @@ export function smallestChanges(job: Job, options: SearchOptions = {}): Smallest
   };
 }
 
-/** The best set so far, and others of the same sum and cost. */
-class Record {
-  ties: readonly Solution[] = [];
-  private looksForTies = 0;
-
-  constructor(
-    private readonly search: Search,
-    public best: Solution,
-  ) {}
-
-  offer(solution: Solution): void {
-    const more = solution.total - this.best.total;
-    if (more < -ALIKE || (more <= ALIKE && solution.cost > this.best.cost)) return;
-    if (solution.changes.length > 0 && lowersAny(this.search, solution)) return;
-    if (more > ALIKE || solution.cost < this.best.cost) {
-      this.best = solution;
-      this.ties = [];
-    } else if (
-      solution.changes !== this.best.changes &&
-      keyOf(solution.changes) !== keyOf(this.best.changes) &&
-      this.ties.length < MOST_TIES
-    )
-      this.ties = this.ties.some(({ changes }) => keyOf(changes) === keyOf(solution.changes)) ? this.ties : [...this.ties, solution];
-  }
-
-  /** Whether nothing of a part could be better than the best, or as good for less; for a while also what could be as good for as much. */
-  isBeyond({ most, estimate }: Pick<Node, "most" | "estimate">): boolean {
-    const more = most - this.best.total;
-    if (more > ALIKE) return false;
-    if (more < -ALIKE || estimate > this.best.cost) return true;
-    return estimate === this.best.cost && (this.best.cost === 0 || this.ties.length >= MOST_TIES || this.looksForTies >= LOOKS_FOR_TIES);
-  }
-
-  /** Counts a look at what can at most be as good as the best. */
-  noteLook({ most, estimate }: Pick<Node, "most" | "estimate">): void {
-    if (most - this.best.total <= ALIKE && estimate >= this.best.cost) this.looksForTies += 1;
-  }
-}
-
-function branchAndBound(search: Search, record: Record, mostNodes: number): { looked: number; isWhole: boolean; open: number } {
+function branchAndBound(search: Search, record: BestSoFar, mostNodes: number): { looked: number; isWhole: boolean; open: number } {
   const { start } = search;
   const root: Node = {
     changes: [],
@@ -210,7 +148,7 @@ function branchAndBound(search: Search, record: Record, mostNodes: number): { lo
 }
 
 /** Offers a solved node to the record and parts what is left of it. */
-function partsOf(search: Search, record: Record, node: Node & { readonly solved: Solved }): readonly Node[] {
+function partsOf(search: Search, record: BestSoFar, node: Node & { readonly solved: Solved }): readonly Node[] {
   const { bounds } = search;
   const { solved, fixed, changes } = node;
   record.offer({ changes, cost: node.cost, solved, total: sumOf(search, solved) });
@@ -277,17 +215,8 @@ function askedWhereLow(bounds: Bounds, room: Room, { unit, now, most }: Low): Re
   return isSoundLow && isPictureLow ? new Set([...sound, ...picture]) : isSoundLow ? sound : picture;
 }
 
-/** The sockets in which a change decides what is plugged. */
-const socketsOf = ({ command }: Change): readonly Question[] =>
-  (command.kind === "batch" ? command.commands : [command]).flatMap((step) =>
-    step.kind === "plug" ? [cableQuestion(step.cable.from), cableQuestion(step.cable.to)] : [],
-  );
-
-interface Useful {
+interface Useful extends ChangeQuestions {
   readonly change: Change;
-  readonly key: string;
-  /** What the change may give another answer to. */
-  readonly questions: ReadonlySet<Question>;
 }
 
 /** Every change that a part allows. */
@@ -302,41 +231,6 @@ function usefulChanges(
     const { key, questions } = asked(solved.job, change);
     return forbidden.has(key) || meets(fixed, questions) ? [] : [{ change, key, questions }];
   });
-}
-
-/** Changes are never changed in place, so what they ask about is worked out once for the cables they were thought of for. */
-const askedBy = new WeakMap<Change, Omit<Useful, "change">>();
-
-function asked(job: Job, change: Change): Omit<Useful, "change"> {
-  const known = askedBy.get(change) ?? { key: JSON.stringify(change.command), questions: questionsOf(job, change) };
-  askedBy.set(change, known);
-  return known;
-}
-
-/** Every question to which a change may give another answer. */
-function questionsOf(job: Job, { command }: Change): ReadonlySet<Question> {
-  const steps = command.kind === "batch" ? command.commands : [command];
-  const ends = (cable: { from: Cable["from"]; to: Cable["to"] } | undefined) =>
-    cable ? [cableQuestion(cable.from), cableQuestion(cable.to)] : [];
-  return new Set(
-    steps.flatMap((step): readonly Question[] => {
-      switch (step.kind) {
-        case "set-setting":
-          return [settingQuestion(step.device, step.setting)];
-        case "edit-cable":
-        case "unplug":
-          return ends(job.cables.find(({ id }) => id === step.cable));
-        case "plug":
-          return ends(step.cable);
-        case "add-device":
-          return [deviceQuestion(step.device.id)];
-        case "remove-device":
-          return [deviceQuestion(step.device)];
-        default:
-          return [];
-      }
-    }),
-  );
 }
 
 /** Every single change as a set of its own. */
@@ -370,26 +264,10 @@ function atAPrice(singles: readonly Solution[], start: Solved): readonly ChangeS
 const sumOf = ({ bounds }: Search, solved: Solved): number =>
   solved.units.reduce((sum, unit) => sum + totalOf(bounds.worth(solved, unit)), 0);
 
-function lowersAny({ start }: Search, { solved }: Solution): boolean {
-  const { lowers, pictureLowers } = movedRows(start.rows, solved.rows);
-  return lowers.length + pictureLowers.length > 0;
-}
-
 const lowUnits = ({ bounds }: Search, solved: Solved): readonly SolvedUnit[] =>
   solved.units.filter((unit) => bounds.units.includes(unit.key) && !isAtLeast(bounds.worth(solved, unit), bounds.ever(unit.key)));
 const isEveryRow = (search: Search, solved: Solved): boolean => lowUnits(search, solved).length === 0;
 const openRows = (search: Search, solved: Solved): number => lowUnits(search, solved).reduce((sum, { rows }) => sum + rows.length, 0);
-
-function meets(asked: ReadonlySet<Question>, questions: ReadonlySet<Question>): boolean {
-  for (const question of questions) if (asked.has(question)) return true;
-  return false;
-}
-
-const keyOf = (changes: readonly Change[]): string =>
-  changes
-    .map(({ command }) => JSON.stringify(command))
-    .toSorted()
-    .join("|");
 
 /** A sound delay to set moves no sound and no picture, so the best one is added at the end. */
 function withDelay(solution: Solution, start: Solved): Solution {

@@ -1,4 +1,4 @@
-import { applyCommand, freeId, type Command, type Job, type Refusal, type SingleCommand } from "@/core/job";
+import { applyCommand, freeId, stepsOf, type Command, type Job, type Refusal, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Change } from "./changes";
 
@@ -12,7 +12,7 @@ export const excludesEachOther = (a: Change, b: Change): boolean => a.decides.so
 export function together(job: Job, changes: readonly Change[]): Outcome<Command, Refusal> {
   let current = job;
   const commands: SingleCommand[] = [];
-  for (const step of changes.flatMap(({ command }) => (command.kind === "batch" ? command.commands : [command]))) {
+  for (const step of changes.flatMap(({ command }) => stepsOf(command))) {
     const own = withFreeId(current, step);
     const applied = applyCommand(current, own);
     if (!applied.ok) return refused(applied.refusal);

@@ -4,7 +4,7 @@ import { Button } from "antd";
 import type { Remote } from "comlink";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { chosenSoundSystem, freeId, MOST_SNAPSHOTS, type Job } from "@/core/job";
+import { chosenSoundSystem, freeId, MOST_SNAPSHOTS, stepsOf, type Job } from "@/core/job";
 import {
   planCommand,
   presetOf,
@@ -74,7 +74,7 @@ export function PlansPlace() {
   const best = found?.plans[0];
   const apply = (one: WiringPlan) => {
     const command = planCommand(job, one);
-    edit({ kind: "batch", commands: [...keepBefore(job), ...(command.kind === "batch" ? command.commands : [command])] });
+    edit({ kind: "batch", commands: [...keepBefore(job), ...stepsOf(command)] });
   };
   return (
     <Sheet

@@ -4,13 +4,14 @@ import { applyCommand, sameEnd, type Cable, type Job } from "@/core/job";
 import { possibleChanges, type Change } from "../changes";
 import { purchases } from "../purchase";
 import { allowedKinds } from "../wished";
-import { addEffort, boxEffort, effortPoints, NO_EFFORT, wireEffort, type Effort } from "./effort";
-import { commonActs, commonFigures, remotesNeeded } from "./everyday-acts";
+import { addEffort, boxEffort, NO_EFFORT, wireEffort, type Effort } from "./effort";
+import { commonFigures } from "./everyday-acts";
 import { atWork, weighedFigures } from "./figures";
 import type { WiringPlan } from "./make-plan";
-import { bearsRemotes, fulfils, hopePoints, remotePoints } from "./musts";
+import { fulfils } from "./musts";
+import { pointsOf } from "./points";
 import type { WiringSpace } from "./space";
-import { MINUTES, UNPLUGGED_POINTS, type Weights } from "./weights";
+import { MINUTES, type Weights } from "./weights";
 
 /** A room that differs from a plan by one change and is worth more by the same weights. */
 export interface BetterNeighbour {
@@ -61,19 +62,7 @@ export function worthOfRoom(space: WiringSpace, weights: Weights, job: Job): num
   const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
   if (job.devices.some(({ id }) => !fulfils(space, id, of(id)))) return null;
   const acts = commonFigures(space, atWork(space, solved).household);
-  const remotes = remotesNeeded(acts, commonActs(space));
-  if (!bearsRemotes(space, remotes)) return null;
-  const effort = effortOf(space, job);
-  const figures = weighedFigures(space, solved, acts, effort);
-  const hopes = job.devices.reduce((sum, { id }) => sum + hopePoints(space, id, of(id)), remotePoints(space, remotes));
-  return (
-    hopes +
-    figures.sound * weights.sound +
-    figures.picture * weights.picture +
-    figures.ease * weights.ease -
-    figures.unplugged * UNPLUGGED_POINTS -
-    effortPoints(effort, weights)
-  );
+  return pointsOf(space, weights, solved, weighedFigures(space, solved, acts, effortOf(space, job)));
 }
 
 const breaksBond = ({ bonds, job: before }: WiringSpace, job: Job): boolean =>

@@ -1,5 +1,5 @@
 import { actFigures, actsOf, castOf, householdOf, isOnPurpose, relianceOf, type ActFigures, type Household } from "@/core/cec";
-import type { Arrival, Solved } from "@/core/chain";
+import { byContent, type Arrival, type Solved } from "@/core/chain";
 import type { Job } from "@/core/job";
 import type { Effort } from "./effort";
 import { commonActs, commonFigures, easeOf } from "./everyday-acts";
@@ -63,15 +63,8 @@ export function rowPoints(space: WiringSpace, rows: readonly Arrival[], share: n
 
 /** The sums over all contents of what is kept of their sound and picture, each 0 to 1. */
 function keptOf({ job, screens }: WiringSpace, rows: readonly Arrival[]): { readonly sound: number; readonly picture: number } {
-  const contents = new Map<string, Arrival[]>();
-  for (const row of rows) {
-    const key = `${row.player}/${row.source}/${row.content.id}`;
-    const known = contents.get(key);
-    if (known) known.push(row);
-    else contents.set(key, [row]);
-  }
   let [sound, picture] = [0, 0];
-  for (const all of contents.values()) {
+  for (const all of byContent(rows).values()) {
     // What has no picture is on no screen, and a screen's own apps are meant for that screen alone.
     const onScreens = all.some(({ player, content }) => !content.picture || screens.some(({ id }) => id === player)) ? 1 : screens.length;
     sound += all.reduce((sum, row) => sum + soundKept(job, row), 0) / all.length;

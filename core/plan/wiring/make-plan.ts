@@ -3,18 +3,17 @@ import { solve, type Arrival, type Solved } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Backbone } from "./backbones";
 import { jobWith } from "./room-of";
-import { addEffort, boxEffort, effortPoints, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
+import { addEffort, boxEffort, menuEffort, NO_EFFORT, takeOutEffort, wireEffort, type Effort } from "./effort";
 import { giveOut, suppliedBy, withOwnIds } from "./give-out";
 import { atWork, figuresOf, leadsAreUsed, weighedFigures, type PlanFigures, type RoomAtWork, type WeighedFigures } from "./figures";
-import { commonActs, commonFigures, remotesNeeded } from "./everyday-acts";
+import { commonFigures } from "./everyday-acts";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
-import { bearsRemotes, hopePoints, remotePoints } from "./musts";
+import { pointsOf } from "./points";
 import { rowsOfEach } from "./rows-of-each";
 import { controlKey, type PlayerOption } from "./settle";
 import type { School } from "./schools";
 import type { BoxAtHand, WiringSpace } from "./space";
-import { UNPLUGGED_POINTS } from "./weights";
 import type { Wire } from "./wires";
 
 /** A room wired in one way, with its figures from the full engine. */
@@ -91,7 +90,7 @@ export class Draft {
     const key = controlKey(laid.job, rows);
     const known = measure.acts.get(key) ?? this.actsBy(key, { job: laid.job, state: "planned", units: [], rows });
     const figures = weighedFigures(space, { job: laid.job, rows }, known, this.effort);
-    const points = this.pointsOf(rows, figures);
+    const points = pointsOf(space, measure.weights, { job: laid.job, rows }, figures);
     return points === null ? null : { points, figures };
   }
 
@@ -114,32 +113,10 @@ export class Draft {
     const room = isForeseen ? { ...alone, solved } : atWork(space, solved);
     const menus = menusOf([...ground.backbone.hubs, ...space.players], laid.settings);
     const figures = figuresOf(space, room, this.effort, { menus, toBuy: toBuy(ground.backbone.boxes, laid.wires) });
-    const points = this.pointsOf(solved.rows, figures);
+    const points = pointsOf(space, measure.weights, solved, figures);
     if (points === null) return null;
     const places = new Map(space.players.map((player, index) => [player.id, this.chosen[index]?.kind?.device ?? null]));
     return { ...laid, school, points, figures, boxes: ground.backbone.boxes, places };
-  }
-
-  private pointsOf(rows: readonly Arrival[], figures: WeighedFigures): number | null {
-    const { space, weights } = this.measure;
-    const remotes = remotesNeeded(figures.acts, commonActs(space));
-    if (!bearsRemotes(space, remotes)) return null;
-    const hoped = this.laid.job.devices.map(({ id }) =>
-      hopePoints(
-        space,
-        id,
-        rows.filter(({ player }) => player === id),
-      ),
-    );
-    const hopes = hoped.reduce((sum, one) => sum + one, remotePoints(space, remotes));
-    return (
-      hopes +
-      figures.sound * weights.sound +
-      figures.picture * weights.picture +
-      figures.ease * weights.ease -
-      figures.unplugged * UNPLUGGED_POINTS -
-      effortPoints(this.effort, weights)
-    );
   }
 }
 
