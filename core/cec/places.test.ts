@@ -190,3 +190,33 @@ describe("a sound system without HDMI", () => {
     expect(conflictsOf(household).filter(({ conflict }) => conflict === "no-place")).toEqual([]);
   });
 });
+
+describe("a screen that sends its volume keys by infrared", () => {
+  const withInfrared = (hidden: boolean) => {
+    const tv = device("tv-earc", "tv");
+    const bar = device("bar-one-input", "bar");
+    return set(
+      room(
+        [
+          { ...tv, control: { ...tv.control, infraredReachM: 1 } },
+          { ...bar, control: { ...bar.control, fromScreenM: 0.6, hidden } },
+          device("streamer-4k", "streamer"),
+        ],
+        "streamer hdmi-out > tv hdmi1",
+        "bar hdmi-out > tv hdmi3",
+      ),
+      "bar cec off",
+    );
+  };
+
+  test("its remote moves a bar whose control is off", () => {
+    expect(judged(withInfrared(false), "tv-remote-volume-up")).toMatchObject({ verdict: { verdict: "as-wished" }, remotes: ["tv"] });
+    expect(judged(withInfrared(false), "tv-remote-mute").verdict.verdict).toBe("as-wished");
+  });
+
+  test("behind a closed door the bar's own remote is taken", () =>
+    expect(judged(withInfrared(true), "tv-remote-volume-up")).toMatchObject({
+      verdict: { verdict: "with-a-step", misses: [{ miss: "loudness-stays", device: "bar" }] },
+      remotes: ["tv", "bar"],
+    }));
+});

@@ -4,6 +4,7 @@ import { playerStep } from "./machines/player";
 import { screenStep } from "./machines/screen";
 import { soundStep } from "./machines/sound";
 import { readsPlace } from "./manners";
+import { INFRARED_KEY_MS } from "./programmed-remote";
 import { addressOf, type Happening, type PlaceShown, type Press, type Station, type Step } from "./station";
 
 /** A frame as it went over the wire. */
@@ -110,6 +111,7 @@ export function simulate(stations: ReadonlyMap<string, Station>, pressed: readon
       queues.get(device)?.push({ readyMs, frame: { from: addressOf(step.station) ?? EVERYONE, to, message }, again: 0 });
       readyMs += 1;
     }
+    for (const { device: to, key } of step.infrared) schedule(tMs + INFRARED_KEY_MS, to, { kind: "presses", key });
     for (const { name, afterMs } of step.timers) schedule(tMs + afterMs, device, { kind: "timer", name });
   };
   for (const { atMs, device, key } of pressed) schedule(atMs, device, { kind: "presses", key });

@@ -37,6 +37,8 @@ export interface Nature {
   readonly passesAsleep: boolean;
   /** Loudness over the bus moves it. */
   readonly takesVolume: boolean;
+  /** A screen: the sound system that hears its volume keys by infrared; null: none does. */
+  readonly infraredTo: string | null;
   /** The return channel between it and its partner, as far as sockets, wires and switches allow. */
   readonly returnLink: "none" | "arc" | "earc";
 }
@@ -86,30 +88,39 @@ export interface Step {
   readonly station: Station;
   readonly sends: readonly { readonly to: number; readonly message: Message | null }[];
   readonly timers: readonly { readonly name: Timer; readonly afterMs: number }[];
+  /** Keys that it sends on by infrared, and to whom. */
+  readonly infrared: readonly { readonly device: string; readonly key: Press }[];
 }
 
 /** The logical address by which it speaks and is spoken to now; null: it takes no part. */
 export const addressOf = ({ nature, placed }: Station): number | null =>
   nature.logical !== null && !placed ? UNREGISTERED : nature.logical;
 
-export const stay = (station: Station): Step => ({ station, sends: [], timers: [] });
+export const stay = (station: Station): Step => ({ station, sends: [], timers: [], infrared: [] });
 
 /** One step and then another, as one. */
 export function andThen(step: Step, next: (station: Station) => Step): Step {
   const more = next(step.station);
-  return { station: more.station, sends: [...step.sends, ...more.sends], timers: [...step.timers, ...more.timers] };
+  return {
+    station: more.station,
+    sends: [...step.sends, ...more.sends],
+    timers: [...step.timers, ...more.timers],
+    infrared: [...step.infrared, ...more.infrared],
+  };
 }
 
 export const become = (station: Station, changes: Partial<Station>): Step => stay({ ...station, ...changes });
 
 export const send = (station: Station, to: number, ...messages: readonly (Message | null)[]): Step => ({
-  station,
+  ...stay(station),
   sends: messages.filter((message) => maySend(station, message)).map((message) => ({ to, message })),
-  timers: [],
 });
 
 /** One that does not know where it stands may only ask the screen to wake. Source: CEC 1.4 §10.2.1 (unregistered), §13.1.3. */
 const maySend = ({ nature, placed }: Station, message: Message | null): boolean =>
   nature.logical !== null && (placed || message?.kind === "image-view-on");
 
-export const wait = (station: Station, name: Timer, afterMs: number): Step => ({ station, sends: [], timers: [{ name, afterMs }] });
+export const wait = (station: Station, name: Timer, afterMs: number): Step => ({ ...stay(station), timers: [{ name, afterMs }] });
+
+/** Sends a key on by infrared. */
+export const beam = (station: Station, device: string, key: Press): Step => ({ ...stay(station), infrared: [{ device, key }] });

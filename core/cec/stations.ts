@@ -1,6 +1,6 @@
 import type { CecKind } from "@/core/facts";
 import { makeRig, returnChannel, solve, type Solved } from "@/core/chain";
-import { effectiveSetting, type Device, type SettingState } from "@/core/device";
+import { effectiveSetting, hearsVolumeByInfrared, type Device, type SettingState } from "@/core/device";
 import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE, placeInTree } from "./address";
 import { claimAddresses, type Claims } from "./claims";
@@ -38,13 +38,13 @@ export function householdOf(job: Job, state: SettingState = "planned", known: Ho
   const network = networkOf(job, state);
   const claims = claimAddresses(network.nodes, known.order ?? inTreeOrder(network.nodes));
   const returns = returnsOf(job, state);
+  const system = chosenSoundSystem(job);
   const stations = new Map(
     network.nodes.flatMap((node): [string, Station][] => {
       const device = findDevice(job, node.device);
-      return device ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, returns, state))]] : [];
+      return device ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, { system, returns, state }))]] : [];
     }),
   );
-  const system = chosenSoundSystem(job);
   if (system && !stations.has(system.id)) stations.set(system.id, offTheBus(system));
   const solved = known.solved ?? solve(job, state);
   return { job, network, claims, stations, solved, mainScreen: known.mainScreen ?? null, soundWays: soundWaysOf(solved.rows) };
@@ -63,7 +63,7 @@ function offTheBus(device: Device): Station {
     placedBy: null,
     speaks: false,
   };
-  const station = asleep({ ...natureOf(device, node, null, new Map(), "planned"), leftOn });
+  const station = asleep({ ...natureOf(device, node, null, { system: device, returns: new Map(), state: "planned" }), leftOn });
   return leftOn ? { ...station, power: "on" } : station;
 }
 
@@ -85,12 +85,18 @@ const asleep = (nature: Nature): Station => ({
   pending: [],
 });
 
+/** What a device's nature on the bus takes from the room around it. */
+interface RoomOfBus {
+  readonly system: Device | undefined;
+  readonly returns: ReadonlyMap<string, Nature["returnLink"]>;
+  readonly state: SettingState;
+}
+
 function natureOf(
   device: Device,
   node: BusNode,
   logical: number | null,
-  returns: ReadonlyMap<string, Nature["returnLink"]>,
-  state: SettingState,
+  { system, returns, state }: RoomOfBus,
 ): Nature {
   const setting = (key: Parameters<typeof effectiveSetting>[1]) => effectiveSetting(device, key, state);
   return {
@@ -112,6 +118,7 @@ function natureOf(
     hasSpeakers: device.speakers !== null,
     passesAsleep: passesAsleep(device, state),
     takesVolume: device.volume === "cec" || device.volume === "remote-and-cec",
+    infraredTo: system && device.role === "screen" && hearsVolumeByInfrared(device, system) ? system.id : null,
     returnLink: returns.get(device.id) ?? "none",
   };
 }

@@ -1,4 +1,4 @@
-import type { Device } from "@/core/device";
+import { hearsVolumeByInfrared, type Device } from "@/core/device";
 import type { Followed } from "./follow";
 import type { Rig } from "./rig";
 
@@ -10,8 +10,8 @@ export type Volume =
   | { readonly by: "unknown" };
 
 /**
- * Who moves the loudness. The screen's remote does where a device on the way takes CEC volume over an HDMI cable from the screen;
- * else the sound system's own remote or knob. A box that takes CEC volume in front of an amplifier with only a knob keeps the remote in charge.
+ * Who moves the loudness. The screen's remote does where a device on the way takes CEC volume over an HDMI cable from the screen, or the sound system
+ * hears the screen's infrared; else the sound system's own remote or knob. A box that takes CEC volume in front of an amplifier with only a knob keeps the remote in charge.
  * Source: CEC 1.4 §13.15 system audio control.
  */
 export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: Device | undefined): Volume {
@@ -22,7 +22,7 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
       device.id !== screen?.id && (device.volume === "cec" || device.volume === "remote-and-cec") && hearsScreen(rig, device, screen),
   );
   if (obeys) return { by: "screen-remote", device: obeys.id };
-  if (screen && hearsInfrared(screen, system)) return { by: "screen-remote", device: system.id };
+  if (screen && hearsVolumeByInfrared(screen, system)) return { by: "screen-remote", device: system.id };
   switch (system.volume) {
     case "remote":
     case "remote-and-cec":
@@ -32,16 +32,6 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
     default:
       return { by: "unknown" };
   }
-}
-
-/**
- * Some screens send volume keys on by infrared, within about a metre in clear view: a sound system hears them unless it stands too far, or
- * behind a closed door. Where nobody measured the way, it is not counted on.
- */
-function hearsInfrared({ control: { infraredReachM } }: Device, { control, volume }: Device): boolean {
-  const isMoved = volume === "remote" || volume === "remote-and-cec";
-  const isNear = infraredReachM !== null && control.fromScreenM !== null && control.fromScreenM <= infraredReachM;
-  return isMoved && isNear && !control.hidden && control.infrared !== "none";
 }
 
 /** Whether a device and the screen share an HDMI cable and speak CEC at both ends. */

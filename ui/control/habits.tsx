@@ -51,6 +51,35 @@ function ForgetsEdid({ device }: { device: Device }) {
   );
 }
 
+interface MetresProps {
+  label: string;
+  name: string;
+  max: number;
+  none: string;
+  value: number | null;
+  onChange: (metres: number | null) => void;
+}
+
+function Metres({ label, name, max, none, value, onChange }: MetresProps) {
+  return (
+    <label>
+      {label}
+      <InputNumber<number>
+        aria-label={name}
+        size="small"
+        {...(styles.seconds ? { className: styles.seconds } : {})}
+        min={0}
+        max={max}
+        step={0.1}
+        value={value}
+        placeholder={none}
+        suffix={controlWords.metresUnit}
+        onChange={onChange}
+      />
+    </label>
+  );
+}
+
 function DeviceHabits({ device }: { device: Device }) {
   const { edit } = useIntents();
   const set = (changes: Partial<Device["control"]>) =>
@@ -104,6 +133,26 @@ function DeviceHabits({ device }: { device: Device }) {
             onChange={(seconds) => set({ wakeMs: seconds === null ? null : Math.round(seconds * 1000) })}
           />
         </label>
+        {device.role === "screen" ? (
+          <Metres
+            label={controlWords.infraredReach}
+            name={controlWords.infraredReachOf(device.name)}
+            max={20}
+            none={controlWords.noInfrared}
+            value={device.control.infraredReachM}
+            onChange={(infraredReachM) => set({ infraredReachM: infraredReachM === 0 ? null : infraredReachM })}
+          />
+        ) : null}
+        {device.role === "sound" ? (
+          <Metres
+            label={controlWords.fromScreen}
+            name={controlWords.fromScreenOf(device.name)}
+            max={100}
+            none={controlWords.notMeasured}
+            value={device.control.fromScreenM}
+            onChange={(fromScreenM) => set({ fromScreenM })}
+          />
+        ) : null}
       </div>
       <div className={styles.ticks}>
         <label>

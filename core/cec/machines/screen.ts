@@ -1,7 +1,7 @@
 import { CEC_KEY, EVERYONE } from "@/core/facts";
 import { bytesOfAddress, inputTowards, ROOT, type PhysicalAddress } from "../address";
 import { answer, awake, refuse, wake } from "../manners";
-import { become, send, stay, andThen, wait, type Happening, type Press, type Station, type Step, type Wish } from "../station";
+import { beam, become, send, stay, andThen, wait, type Happening, type Press, type Station, type Step, type Wish } from "../station";
 
 const AUDIO = 5;
 /** A screen lets a sound system begin the return channel by itself, and asks after this. */
@@ -52,14 +52,21 @@ function presses(station: Station, key: Press): Step {
       return choosesInput(station, key.input);
     case "volume-up":
     case "volume-down":
-      return station.systemAudio
-        ? sendKey(station, key.press === "volume-up" ? CEC_KEY.volumeUp : CEC_KEY.volumeDown)
-        : become(station, { volume: clamp(station.volume + (key.press === "volume-up" ? 2 : -2)) });
+    case "mute":
+      return setsLoudness(station, key);
     case "begin-return":
       return askReturn(station);
-    case "mute":
-      return station.systemAudio ? sendKey(station, CEC_KEY.mute) : become(station, { muted: !station.muted });
   }
+}
+
+/** Loudness is the sound system's over the bus where it has the sound; else by infrared, where the screen is set to play elsewhere; else its own. */
+function setsLoudness(station: Station, key: Press): Step {
+  const { infraredTo, playsElsewhere } = station.nature;
+  const by = key.press === "volume-up" ? 2 : -2;
+  if (station.systemAudio)
+    return sendKey(station, key.press === "mute" ? CEC_KEY.mute : by > 0 ? CEC_KEY.volumeUp : CEC_KEY.volumeDown);
+  if (infraredTo && playsElsewhere) return beam(station, infraredTo, key);
+  return key.press === "mute" ? become(station, { muted: !station.muted }) : become(station, { volume: clamp(station.volume + by) });
 }
 
 const clamp = (volume: number): number => Math.min(100, Math.max(0, volume));
