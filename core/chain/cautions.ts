@@ -1,5 +1,5 @@
 import { cableClassFact, type Coding } from "@/core/facts";
-import type { Device } from "@/core/device";
+import { plainerSockets, type Device } from "@/core/device";
 import type { Followed } from "./follow";
 import { presentedAt } from "./listing";
 import type { PictureWay } from "./picture-way";
@@ -121,15 +121,8 @@ function wastedSocket(rig: Rig, player: Device, picture: PictureWay | null): Cau
   const into = cable && rig.port(cable.to);
   const hub = cable && rig.device(cable.to.device);
   if (!cable || !hub || cable.from.device !== player.id || out?.connector !== "hdmi" || into?.connector !== "hdmi") return [];
-  const isProtected = (hdcp: string | null) => hdcp === "2.2" || hdcp === "2.3";
-  if (isProtected(out.hdcp) || !isProtected(into.hdcp)) return [];
-  const better = hub.ports.find(
-    (port) =>
-      port.connector === "hdmi" &&
-      port.direction === "in" &&
-      port.hdcp === "1.4" &&
-      port.returns === "none" &&
-      !rig.cableAt({ device: hub.id, port: port.id }),
+  const better = plainerSockets(hub, into, out).find(
+    ({ id, hdcp }) => hdcp === "1.4" && (into.hdcp === "2.2" || into.hdcp === "2.3") && !rig.cableAt({ device: hub.id, port: id }),
   );
   return better ? [{ code: "socket-wasted", ...cable.to, better: better.id }] : [];
 }

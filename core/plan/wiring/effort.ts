@@ -1,10 +1,10 @@
 import type { CableClass } from "@/core/facts";
-import type { Device } from "@/core/device";
+import { plainerSockets, type Device, type HdmiPort } from "@/core/device";
 import { runBetween, sameEnd } from "@/core/job";
 import { servesAs } from "./give-out";
 import { menusOf, type SettingChoice } from "./hub-settings";
 import type { BoxAtHand, WiringSpace } from "./space";
-import { GUESSED_PRICE, MINUTES, type Weights } from "./weights";
+import { GUESSED_PRICE, MINUTES, WASTED_POINTS, type Weights } from "./weights";
 import { hasAdapter, type Wire } from "./wires";
 
 /** What is put in and laid for a plan, as far as it counts for cost and work. */
@@ -18,9 +18,11 @@ export interface Effort {
   /** Cables that run from one room or place to another. */
   readonly pulls: number;
   readonly minutes: number;
+  /** Players in a socket of the scarce kind where a plainer one of the same hub serves them as well. */
+  readonly wasted: number;
 }
 
-export const NO_EFFORT: Effort = { money: 0, unpriced: 0, guessed: 0, newCables: 0, pulls: 0, minutes: 0 };
+export const NO_EFFORT: Effort = { money: 0, unpriced: 0, guessed: 0, newCables: 0, pulls: 0, minutes: 0, wasted: 0 };
 
 export const addEffort = (a: Effort, b: Effort): Effort => ({
   money: a.money + b.money,
@@ -29,6 +31,7 @@ export const addEffort = (a: Effort, b: Effort): Effort => ({
   newCables: a.newCables + b.newCables,
   pulls: a.pulls + b.pulls,
   minutes: a.minutes + b.minutes,
+  wasted: a.wasted + b.wasted,
 });
 
 /** A box with more sockets is more to mount and to explain; of two that do the same the smaller one wins. */
@@ -56,7 +59,20 @@ export function wireEffort(space: WiringSpace, wire: Wire): Effort {
 
 function effortOf(space: WiringSpace, wire: Wire): Effort {
   const adapter = hasAdapter(wire) ? { ...NO_EFFORT, ...spent(null, GUESSED_PRICE.adapter), minutes: MINUTES.plug } : NO_EFFORT;
-  return addEffort(cableEffort(space, wire), adapter);
+  return [cableEffort(space, wire), adapter, { ...NO_EFFORT, wasted: Number(isWasted(space, wire)) }].reduce(addEffort);
+}
+
+/** Whether a player sits in a socket that it cannot use to the full, beside plainer ones. */
+function isWasted({ screens, system, boxes, players }: WiringSpace, { cable: { from, to } }: Wire): boolean {
+  const hdmi = (device: Device | undefined, id: string) =>
+    device?.ports.find((port): port is HdmiPort => port.id === id && port.connector === "hdmi");
+  const hub = [...screens, system, ...boxes.map(({ device }) => device)].find(({ id }) => id === to.device);
+  const out = hdmi(
+    players.find(({ id }) => id === from.device),
+    from.port,
+  );
+  const into = hdmi(hub, to.port);
+  return hub !== undefined && out !== undefined && into !== undefined && plainerSockets(hub, into, out).length > 0;
 }
 
 function cableEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
@@ -95,5 +111,5 @@ export const menuEffort = (devices: readonly Device[], choices: readonly Setting
 export const takeOutEffort = ({ lying }: WiringSpace): Effort => ({ ...NO_EFFORT, minutes: lying.length * MINUTES.takeOut });
 
 /** How many points the effort of a plan loses. */
-export const effortPoints = ({ money, guessed, minutes, pulls }: Effort, weights: Weights): number =>
-  ((money + guessed) / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls;
+export const effortPoints = ({ money, guessed, minutes, pulls, wasted }: Effort, weights: Weights): number =>
+  ((money + guessed) / 100) * weights.money + (minutes / 60) * weights.hours + pulls * weights.pulls + wasted * WASTED_POINTS;

@@ -57,6 +57,12 @@ export const ACTS_SHARE = 0.9;
 /** Points lost for each player that finds no socket at all: whatever else is spared, the household wants to use what it has. */
 export const UNPLUGGED_POINTS = 12;
 
+/**
+ * Points lost for a player in a socket of the scarce kind beside a plainer one that serves it as well. Less than moving a plug costs: it
+ * decides between ways that are alike, and nobody takes a working lead out for it.
+ */
+export const WASTED_POINTS = 0.015;
+
 /** What a wish is worth that can be given up for more: about as much as an act of every day that goes wrong. */
 export const HOPE_POINTS = 6;
 
