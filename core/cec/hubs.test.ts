@@ -79,3 +79,28 @@ test("eARC finds its partner without the control wire, so it needs none; a confl
   const cures = two ? conflictCures(household, two) : [];
   expect(cures.some((cure) => cure.cure === "setting" && cure.setting === "cec" && cure.value === "off")).toBe(true);
 });
+
+test("a player whose control wire is cut is not taken for the one at the same input of another screen", () => {
+  const twoScreens = room(
+    [
+      device("tv-arc", "tv"),
+      device("projector", "projector"),
+      device("bar-arc-optical", "bar"),
+      device("streamer-4k", "one"),
+      device("streamer-4k", "two"),
+    ],
+    "tv optical-out > bar optical-in",
+    "one hdmi-out > tv hdmi1",
+    "two hdmi-out > projector hdmi1",
+  );
+  const cut = {
+    ...twoScreens,
+    cables: twoScreens.cables.map((cable) => (cable.from.device === "one" ? { ...cable, controlWire: false } : cable)),
+  };
+  const act = (job: Job) => {
+    const household = householdOf(job);
+    return judgeAct(household, { act: "wake", device: "two" })?.verdict.verdict;
+  };
+  // No sound of the player at the projector comes to the bar, whoever sits at the first input of the television.
+  expect([act(twoScreens), act(cut)]).toEqual(["fails", "fails"]);
+});

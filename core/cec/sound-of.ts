@@ -68,14 +68,14 @@ export const returnTaker = ({ screen, system, stations }: Cast): Station | undef
       );
 
 /**
- * The screen on whose wire a device hangs, where that is another than this one: each screen numbers its own inputs, so an address says
- * nothing at the other. Source: HDMI 1.4 §8.7 (every display is a root).
+ * The screen at the root of a device's address, where that is another than this one, whether or not a control wire leads there: each
+ * screen numbers its own inputs, so an address says nothing at the other. Source: HDMI 1.4 §8.7 (every display is a root).
  */
 export const otherScreenOver = (
   { screen, stations }: Pick<Cast, "screen" | "stations">,
-  { nature: { wire } }: Station,
+  { nature: { wire, root } }: Station,
 ): Station | undefined =>
-  wire === screen?.nature.wire ? undefined : [...stations.values()].find(({ nature }) => nature.kind === "tv" && nature.wire === wire);
+  wire === screen?.nature.wire || root === null || root === screen?.nature.device ? undefined : stations.get(root);
 
 /** The device that the screen shows: the one that stands where it takes the source to be. */
 export function shownDevice({ screen, stations }: Cast): string | undefined {

@@ -14,6 +14,8 @@ export interface Nature {
   readonly kind: CecKind;
   readonly wire: number;
   readonly physical: PhysicalAddress;
+  /** The display at the root of the tree in which that address counts; null: none. */
+  readonly root: string | null;
   /** Null: it takes no part, and only hands and its own remote move it. */
   readonly logical: number | null;
   /** Physical address by input number minus one. */

@@ -42,7 +42,9 @@ export function householdOf(job: Job, state: SettingState = "planned", known: Ho
   const stations = new Map(
     network.nodes.flatMap((node): [string, Station][] => {
       const device = findDevice(job, node.device);
-      return device ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, { system, returns, state }))]] : [];
+      return device
+        ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, { system, returns, state }))]]
+        : [];
     }),
   );
   if (system && !stations.has(system.id)) stations.set(system.id, offTheBus(system));
@@ -58,6 +60,7 @@ function offTheBus(device: Device): Station {
     kind: "audio",
     wire: OFF_THE_BUS,
     address: NOWHERE,
+    root: null,
     inputs: [],
     version: device.control.version,
     placedBy: null,
@@ -92,18 +95,14 @@ interface RoomOfBus {
   readonly state: SettingState;
 }
 
-function natureOf(
-  device: Device,
-  node: BusNode,
-  logical: number | null,
-  { system, returns, state }: RoomOfBus,
-): Nature {
+function natureOf(device: Device, node: BusNode, logical: number | null, { system, returns, state }: RoomOfBus): Nature {
   const setting = (key: Parameters<typeof effectiveSetting>[1]) => effectiveSetting(device, key, state);
   return {
     device: device.id,
     kind: node.kind,
     wire: node.wire,
     physical: node.address,
+    root: node.root,
     logical,
     inputs: node.inputs.map((_, index) => (node.address === NOWHERE ? null : childAddress(node.address, index + 1))),
     leftOn: false,

@@ -98,6 +98,7 @@ describe("addresses", () => {
     kind,
     wire,
     address,
+    root: null,
     inputs: [],
     version: "1.4",
     placedBy: null,

@@ -1,6 +1,6 @@
 import type { CecKind } from "@/core/facts";
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
-import { cableAt, findDevice, type CableEnd, type Job } from "@/core/job";
+import { cableAt, findDevice, type Cable, type CableEnd, type Job } from "@/core/job";
 import { childAddress, NOWHERE, ROOT, type PhysicalAddress } from "./address";
 
 /** A device on the control wire. */
@@ -11,6 +11,8 @@ export interface BusNode {
   readonly wire: number;
   /** Where the EDID that it reads says it stands. */
   readonly address: PhysicalAddress;
+  /** The display at the root of the tree in which it stands; null: it stands in none. */
+  readonly root: string | null;
   /** Its HDMI inputs in their order; the first is number 1 of its addresses. */
   readonly inputs: readonly string[];
   readonly version: Device["control"]["version"];
@@ -50,6 +52,7 @@ export function networkOf(job: Job, state: SettingState = "planned"): Network {
         kind,
         wire: wires.of({ device: device.id, port: main }),
         address: addressOf(job, device.id, state, new Set()),
+        root: rootOf(job, device.id),
         inputs: inputsOf(device),
         version: device.control.version,
         placedBy: placedBy(job, device.id),
@@ -158,11 +161,29 @@ function addressOf(job: Job, id: string, state: SettingState, met: Set<string>):
   const device = findDevice(job, id);
   if (!device || met.has(id)) return NOWHERE;
   met.add(id);
-  const outputs = hdmiPorts(device).filter(({ direction }) => direction === "out");
-  const plugged = outputs.flatMap((port) => cableAt(job, { device: id, port: port.id }) ?? []);
-  const up = plugged.find(({ from }) => joinedAt(device, from.port)) ?? plugged[0];
+  const up = upwards(job, device);
   if (!up) return inputsOf(device).length && (device.display || device.role === "box") ? ROOT : NOWHERE;
   return addressAt(job, up.to, state, met);
+}
+
+/** The cable by which a device reads where it stands: of its plugged outputs the first that joins the control wire. */
+function upwards(job: Job, device: Device): Cable | undefined {
+  const outputs = hdmiPorts(device).filter(({ direction }) => direction === "out");
+  const plugged = outputs.flatMap((port) => cableAt(job, { device: device.id, port: port.id }) ?? []);
+  return plugged.find(({ from }) => joinedAt(device, from.port)) ?? plugged[0];
+}
+
+/** The display up to which the cables lead from a device, itself included. */
+function rootOf(job: Job, id: string): string | null {
+  const met = new Set<string>();
+  for (let at = id; !met.has(at);) {
+    met.add(at);
+    const device = findDevice(job, at);
+    const up = device && upwards(job, device);
+    if (!up) return device?.display ? at : null;
+    at = up.to.device;
+  }
+  return null;
 }
 
 /** The address that the EDID at a socket gives to whoever is plugged there. */

@@ -6,6 +6,7 @@ import {
   isCutOff,
   scheduleOf,
   settingsSheetOf,
+  type CheckedSearch,
   type PlanCheck,
   type Must,
   type PlanFigures,
@@ -130,20 +131,23 @@ export function planProof({
   plans,
   schoolsProven,
   check,
-}: PlanSearch & { readonly check?: PlanCheck | null }): string {
+  beyond = 0,
+}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond">>): string {
   if (plans.length === 0)
     return proven
       ? "No plan keeps to all that is wished, pinned and forbidden."
       : "No plan was found in the time there was; there may be one.";
   const others =
     schoolsProven || plans.length < 2 ? "" : " Of the others not every way was looked at: each may have a better one of its kind.";
+  if (beyond > 0)
+    return `Not proven: ${plural(beyond, "change")} of another kind than those searched ${beyond === 1 ? "makes" : "make"} it better than every way that was.${checked(check)}${others}`;
   return proven
     ? `Proven best for these weights, of all ways to plug this room with the boxes at hand.${checked(check)}${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
 }
 
 const checked = (check: PlanCheck | null | undefined): string =>
-  check ? ` ${plural(check.played, "single change")} to it ${check.played === 1 ? "was" : "were"} played as well, and none is better.` : "";
+  check?.better.length === 0 ? ` ${plural(check.played, "single change")} to it ${check.played === 1 ? "was" : "were"} played as well, and none is better.` : "";
 
 /** What came of playing every single change to a plan. */
 export function checkWords(job: Job, check: PlanCheck | null): string {

@@ -63,8 +63,7 @@ function presses(station: Station, key: Press): Step {
 function setsLoudness(station: Station, key: Press): Step {
   const { infraredTo, playsElsewhere } = station.nature;
   const by = key.press === "volume-up" ? 2 : -2;
-  if (station.systemAudio)
-    return sendKey(station, key.press === "mute" ? CEC_KEY.mute : by > 0 ? CEC_KEY.volumeUp : CEC_KEY.volumeDown);
+  if (station.systemAudio) return sendKey(station, key.press === "mute" ? CEC_KEY.mute : by > 0 ? CEC_KEY.volumeUp : CEC_KEY.volumeDown);
   if (infraredTo && playsElsewhere) return beam(station, infraredTo, key);
   return key.press === "mute" ? become(station, { muted: !station.muted }) : become(station, { volume: clamp(station.volume + by) });
 }

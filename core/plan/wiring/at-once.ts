@@ -28,7 +28,7 @@ export function planAtOnce(measure: Measure, { backbone, schools, plugs }: Waiti
       return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 }];
     });
     const plan = planOf(measure, ground, school, chosen);
-    if (plan && plan.figures.sound > 0) return plan;
+    if (plan?.figures.heard) return plan;
   }
   return null;
 }

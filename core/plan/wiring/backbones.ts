@@ -154,10 +154,14 @@ function targetsOf({ space, hubs }: Standing, from: Device): readonly Target[] {
   });
 }
 
-/** The free sockets of a hub that an output may go to, one of each kind: of equal ones that in which a cable from there sits already. */
+/**
+ * The free sockets of a hub that an output may go to, one of each kind: of equal ones that in which a cable from there sits already. What
+ * wants a return may also stay where it sits.
+ */
 function socketsIn({ hub, sits, wantsReturn }: Target, taken: TakenSockets): readonly CableEnd[] {
   const sockets = wantsReturn ? returnKinds(hub, taken) : [];
-  const kinds = sockets.length ? sockets : inputKinds(hub, taken);
+  const plain = inputKinds(hub, taken).filter(({ ports }) => !sockets.some((kind) => kind.ports.some((port) => ports.includes(port))));
+  const kinds = sockets.length ? [...sockets, ...plain.filter(({ ports }) => ports.some((port) => sits.includes(port)))] : plain;
   return kinds.map(({ device, ports }) => ({ device, port: ports.find((port) => sits.includes(port)) ?? ports[0] ?? "" }));
 }
 

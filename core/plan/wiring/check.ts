@@ -6,11 +6,11 @@ import { purchases } from "../purchase";
 import { allowedKinds } from "../wished";
 import { addEffort, boxEffort, NO_EFFORT, wireEffort, type Effort } from "./effort";
 import { commonFigures } from "./everyday-acts";
-import { atWork, weighedFigures } from "./figures";
+import { atWork, leadsAreUsed, weighedFigures } from "./figures";
 import type { WiringPlan } from "./make-plan";
 import { fulfils } from "./musts";
 import { pointsOf } from "./points";
-import type { WiringSpace } from "./space";
+import { hdmiOut, type WiringSpace } from "./space";
 import { MINUTES, type Weights } from "./weights";
 
 /** A room that differs from a plan by one change and is worth more by the same weights. */
@@ -35,11 +35,12 @@ const ALIKE = 1e-6;
  */
 export function checkPlan(space: WiringSpace, weights: Weights, plan: WiringPlan): PlanCheck {
   const points = worthOfRoom(space, weights, plan.job) ?? -Infinity;
+  const isHeard = plan.figures.heard;
   let played = 0;
   const better = neighboursOf(space, plan.job).flatMap((change): BetterNeighbour[] => {
     const applied = applyCommand(plan.job, change.command);
     if (!applied.ok) return [];
-    const own = worthOfRoom(space, weights, applied.value.job);
+    const own = worthOfRoom(space, weights, applied.value.job, { laid: plan.job.cables, mustSound: isHeard });
     played += 1;
     return own !== null && own > points + ALIKE ? [{ change, more: own - points }] : [];
   });
@@ -55,28 +56,58 @@ function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): rea
   return [...possibleChanges(job), ...inPlaces].filter(({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"));
 }
 
+/** How a room is looked at beside a plan. */
+interface Beside {
+  /** The cables of the plan: one that is not among them is new, whatever it is called. */
+  readonly laid: readonly Cable[];
+  /** A room in which nothing comes from the sound system is none, where another one is heard. */
+  readonly mustSound: boolean;
+}
+
 /** What a room is worth beside the one that was found, or null where it breaks what must be. */
-export function worthOfRoom(space: WiringSpace, weights: Weights, job: Job): number | null {
+export function worthOfRoom(
+  space: WiringSpace,
+  weights: Weights,
+  job: Job,
+  { laid, mustSound }: Beside = { laid: job.cables, mustSound: false },
+): number | null {
   if (breaksBond(space, job)) return null;
   const solved = solve(job, "planned");
+  // A lead that carries nothing is not laid, as in the search.
+  const laidHere = job.cables.filter(({ id }) => !space.fixedCables.some((fixed) => fixed.id === id));
+  if (
+    !leadsAreUsed(
+      solved.rows,
+      laidHere.map((cable) => ({ cable, lying: null })),
+    )
+  )
+    return null;
   const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
   if (job.devices.some(({ id }) => !fulfils(space, id, of(id)))) return null;
   const acts = commonFigures(space, atWork(space, solved).household);
-  return pointsOf(space, weights, solved, weighedFigures(space, solved, acts, effortOf(space, job)));
+  const figures = weighedFigures(space, solved, acts, effortOf(space, job, laid));
+  return mustSound && !figures.heard ? null : pointsOf(space, weights, solved, figures);
 }
 
-const breaksBond = ({ bonds, job: before }: WiringSpace, job: Job): boolean =>
+const breaksBond = ({ bonds, players, job: before }: WiringSpace, job: Job): boolean =>
   bonds.some((bond) => {
     if (!("player" in bond)) return false;
-    const sits = job.cables.find(({ from }) => from.device === bond.player)?.to;
+    const plug = players.flatMap((player) => (player.id === bond.player ? (hdmiOut(player)?.id ?? []) : []))[0];
+    const sits = job.cables.find(({ from }) => from.device === bond.player && from.port === plug)?.to;
     const isThere = sits?.device === bond.hub;
-    return bond.bond === "pin" ? !isThere || (bond.port !== null && sits?.port !== bond.port) : isThere;
+    // Who finds no place where it is pinned is left out, and that costs enough.
+    if (bond.bond === "pin") return sits !== undefined && (!isThere || (bond.port !== null && sits.port !== bond.port));
+    return isThere;
   }) || before.brief.mustStay.some((id) => !job.devices.some((device) => device.id === id));
 
-/** What it takes to come from the room as it was found to this one, by what differs between the two. */
-export function effortOf(space: WiringSpace, job: Job): Effort {
+/**
+ * What it takes to come from the room as it was found to this one, by what differs between the two.
+ * @param laid the cables of which one may be the same as was found; the others are new
+ */
+export function effortOf(space: WiringSpace, job: Job, laid: readonly Cable[] = job.cables): Effort {
   const before = new Map(space.job.cables.map((cable) => [cable.id, cable]));
-  const wires = job.cables.map((cable) => wireOf(space, cable, before.get(cable.id)));
+  const isLaid = new Set(laid.map(({ id }) => id));
+  const wires = job.cables.map((cable) => wireOf(space, cable, isLaid.has(cable.id) ? before.get(cable.id) : undefined));
   const boxes = job.devices
     .filter(({ id }) => !space.job.devices.some((device) => device.id === id))
     .map((device) =>

@@ -4,7 +4,7 @@ import type { Job } from "@/core/job";
 import type { Effort } from "./effort";
 import { commonActs, commonFigures, easeOf } from "./everyday-acts";
 import { isSeenAlone } from "./reach";
-import type { WiringSpace } from "./space";
+import { hdmiOut, type WiringSpace } from "./space";
 import { ACTS_SHARE, pictureKept, soundKept, type Weights } from "./weights";
 import { isLead, type Wire } from "./wires";
 
@@ -14,7 +14,9 @@ export interface WeighedFigures extends Effort {
   readonly sound: number;
   readonly picture: number;
   readonly ease: number;
-  /** Players that can be watched while the sound system sleeps, and players that have no socket. */
+  /** Something is heard from the sound system: a room in which nothing is, is no plan where another one has it. */
+  readonly heard: boolean;
+  /** Players that can be watched while the sound system sleeps, and players whose HDMI plug has no socket. */
   readonly alone: number;
   readonly unplugged: number;
   readonly acts: readonly ActFigures[];
@@ -111,8 +113,11 @@ export function weighedFigures(
     sound: kept.sound * share,
     picture: kept.picture * share,
     ease: easeTogether(easeOf(acts, commonActs(space)), space.players.length ? seenAlone.length / space.players.length : 1),
+    heard: rows.some(({ arrives, system }) => arrives !== null && system === space.system.id),
     alone: seenAlone.length,
-    unplugged: space.players.filter(({ id }) => !job.cables.some(({ from }) => from.device === id)).length,
+    unplugged: space.players.filter(
+      (player) => !job.cables.some(({ from }) => from.device === player.id && from.port === hdmiOut(player)?.id),
+    ).length,
     acts,
   };
 }

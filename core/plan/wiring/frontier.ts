@@ -76,7 +76,7 @@ class Quest {
     this.fewest = Math.min(Infinity, ...seeds.map(({ plan }) => plan.figures.unplugged));
     // One that leaves a player out stands for none in which all of them are plugged.
     this.plans = seeds.filter(({ plan }) => plan.figures.unplugged === this.fewest);
-    this.isHeard = seeds.some(({ plan }) => plan.figures.sound > 0);
+    this.isHeard = seeds.some(({ plan }) => plan.figures.heard);
     this.leastArriving = LEAST_ARRIVING * Math.max(0, ...seeds.map(({ trade }) => trade.arrivals));
   }
 
@@ -211,7 +211,7 @@ class Quest {
     const foreseen = draft?.foreseen();
     if (!draft || !foreseen || this.isCovered(tradeOf(foreseen))) return;
     const plan = draft.plan();
-    if (!plan || (this.isHeard && plan.figures.sound === 0)) return;
+    if (!plan || (this.isHeard && !plan.figures.heard)) return;
     const trade = tradeOf(plan);
     this.hasFewer ||= plan.figures.unplugged < this.fewest;
     if (!this.plans.some((other) => covers(other.trade, trade))) this.plans.push({ plan, trade });

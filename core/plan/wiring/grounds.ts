@@ -118,10 +118,9 @@ export class Ground {
     return { answer: { rows, points: rowPoints(space, rows, contentShare(space.job), weights) + hopePoints(space, id, rows) }, asked };
   }
 
-  /** Its leads carry something, and it gives what must be of devices that no plan plugs. */
+  /** It gives what must be of devices that no plan plugs. */
   get isPossible(): boolean {
-    const { space } = this.measure;
-    return leadsCarry(space, this.backbone, this.rows) && isFulfilled(space, this.rows);
+    return isFulfilled(this.measure.space, this.rows);
   }
 }
 
@@ -144,7 +143,10 @@ export function everyGround(measure: Measure, backbone: Backbone): readonly Grou
   );
 }
 
-/** The values tried of a hub's settings: of one through which no sound comes to the sound system only the first, the others touch nothing. */
+/** What matters of a hub although no sound goes through it to the sound system: who hears it, and whether it plays itself. */
+const WITHOUT_SOUND: ReadonlySet<string | undefined> = new Set(["cec", "speakers"]);
+
+/** The values tried of a hub's settings: of one through which no sound comes to the sound system the first of most, for the others change nothing. */
 function hubChoices(
   space: WiringSpace,
   backbone: Backbone,
@@ -156,7 +158,7 @@ function hubChoices(
   const entries = [...hub.ports, ...hub.sources].map(({ id }) => ({ device: hub.id, port: id }));
   return entries.some((entry) => reach(entry).sounds)
     ? choices
-    : choices.map((values) => (values[0]?.key === "cec" ? values : values.slice(0, 1)));
+    : choices.map((values) => (WITHOUT_SOUND.has(values[0]?.key) ? values : values.slice(0, 1)));
 }
 
 /**
@@ -184,16 +186,3 @@ const staying = ({ job, players }: WiringSpace): readonly Device[] =>
   job.devices.filter(({ id }) => !players.some((player) => player.id === id));
 
 const rowsOf = (rows: readonly Arrival[], device: string): readonly Arrival[] => rows.filter(({ player }) => player === device);
-
-/** A lead out of a screen that has sound of its own carries that sound, or it is not worth laying. */
-export function leadsCarry({ screens }: WiringSpace, { wires, hubs }: Backbone, rows: readonly Arrival[]): boolean {
-  return wires.every(({ cable: { from, to } }) => {
-    const screen = screens.find(({ id, sources }) => id === from.device && sources.length > 0);
-    const isLead = hubs.find(({ id }) => id === from.device)?.ports.some(({ id, connector }) => id === from.port && connector !== "hdmi");
-    if (!screen || !isLead) return true;
-    return rows.some(
-      ({ player, hops, arrives }) =>
-        player === screen.id && arrives && hops.some(({ device, port }) => device === to.device && port === to.port),
-    );
-  });
-}

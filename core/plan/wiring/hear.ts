@@ -31,7 +31,8 @@ export interface Heard {
 
 /**
  * Sends the sound and picture of a player through the full engine, with its settings in order. What a player sends for sound does not
- * touch its picture: once no content could sound better, only settings that ask for fewer menus are looked at. Nothing is heard where it
+ * touch its picture: once no content could sound better, only settings that ask for fewer menus are looked at, with HDMI control on and
+ * without it. Nothing is heard where it
  * cannot fulfil what is wished of it, or is not plugged. With it come the questions that all of it hangs on.
  * @param mostSounds how much of its sound each content could keep at most, in the order of its contents; all of it where nothing is told
  */
@@ -52,10 +53,11 @@ export function hear(
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const heard: Heard[] = [];
   const questions = new Set<Question>();
-  let fewestMinutes = Infinity;
+  const fewestMinutes = new Map<string | undefined, number>();
   for (const settings of combinations(choicesOf(player, false))) {
     const menus = menuEffort([player], settings);
-    if (menus.minutes >= fewestMinutes) continue;
+    const control = settings.find(({ key }) => key === "cec")?.value;
+    if (menus.minutes >= (fewestMinutes.get(control) ?? Infinity)) continue;
     const set = setLike(standIn, settings);
     const job = jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [set]);
     const { answer: rows, asked } = rowsIn(measure, job, standIn.id);
@@ -63,8 +65,11 @@ export function hear(
     if (!fulfils(space, id, rows)) continue;
     const effort = addEffort(laying, menus);
     const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(effort, weights);
-    // The points of the same rows, were all their sound whole.
-    const whole = rowPoints(space, rows, share, { ...weights, sound: 0 }) + contentsOf(player).length * share * weights.sound;
+    // The points of the same rows, were all their sound whole: music without a picture then counts whole for its picture too.
+    const unheard = rows.filter(({ content, arrives }) => !content.picture && !arrives).length;
+    const whole =
+      rowPoints(space, rows, share, { ...weights, sound: 0 }) +
+      (contentsOf(player).length * weights.sound + unheard * weights.picture) * share;
     heard.push({
       settings,
       effort,
@@ -75,7 +80,7 @@ export function hear(
       points,
       most: whole + hopesAtMost(space, id) + alone - effortPoints(laying, weights),
     });
-    if (player.control.quirks.length === 0 && soundsBest(space, standIn, rows, mostSounds)) fewestMinutes = menus.minutes;
+    if (soundsBest(space, standIn, rows, mostSounds)) fewestMinutes.set(control, menus.minutes);
   }
   return { answer: heard, asked: [...questions] };
 }

@@ -15,10 +15,10 @@ export interface SettingChoice {
 const PLANNED: Readonly<Partial<Record<SettingKey, readonly string[]>>> = {
   "player-audio": ["auto", "bitstream", "pcm", "dolby-digital", "dts"],
   "digital-output": ["auto", "pass-through", "pcm", "dolby-digital"],
-  speakers: ["external"],
+  speakers: ["external", "own"],
   earc: ["on"],
   arc: ["on"],
-  cec: ["on"],
+  cec: ["on", "off"],
   "decode-mode": ["auto"],
   "signal-format": ["enhanced"],
   "edid-mode": ["screen", "5.1", "2ch"],
@@ -34,20 +34,13 @@ const PLANNED: Readonly<Partial<Record<SettingKey, readonly string[]>>> = {
 /** The values of a device's settings that are tried together. Without a sound system beside the screen its own speakers stay on. */
 export function choicesOf(device: Device, isSystem: boolean): readonly (readonly SettingChoice[])[] {
   return device.settings.flatMap(({ key, options, found }): (readonly SettingChoice[])[] => {
-    const wanted = plannedFor(device, key).filter((value) => options.includes(value));
+    const wanted = (PLANNED[key] ?? []).filter((value) => options.includes(value));
     if (wanted.length === 0 || (key === "speakers" && isSystem)) return [];
-    // What was found is tried first, so that of equal settings the one that is left alone wins.
-    const ordered = found !== null && wanted.includes(found) ? [found, ...wanted.filter((value) => value !== found)] : wanted;
+    // What was found is tried first, so that a menu is visited only where that brings something.
+    const ordered = found !== null && options.includes(found) ? [found, ...wanted.filter((value) => value !== found)] : wanted;
     return [ordered.map((value) => ({ device: device.id, key, value }))];
   });
 }
-
-/**
- * HDMI control is tried without only where the survey notes that the device quarrels on it; that it could be off elsewhere is looked at
- * when a plan is judged by its neighbours.
- */
-const plannedFor = ({ control }: Device, key: SettingKey): readonly string[] =>
-  key === "cec" && control.quirks.length > 0 ? ["on", "off"] : (PLANNED[key] ?? []);
 
 /** Every combination of choices, one of each. */
 export function combinations(choices: readonly (readonly SettingChoice[])[]): readonly (readonly SettingChoice[])[] {

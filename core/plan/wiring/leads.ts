@@ -3,7 +3,7 @@ import type { Device, Port } from "@/core/device";
 import { runBetween, type CableEnd, type Job } from "@/core/job";
 import { isTaken, takenBy } from "./sockets";
 import type { WiringSpace } from "./space";
-import { wiresBetween, type Wire } from "./wires";
+import { isUnchanged, wiresBetween, type Wire } from "./wires";
 
 /** Sockets that carry sound alone. */
 export const SOUND_LEADS: ReadonlySet<string> = new Set(["optical", "coaxial", "rca", "minijack"]);
@@ -74,7 +74,7 @@ export class Leads {
       if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
       if (hub.role === "box" && wires.some(({ cable }) => cable.from.device === target.id && cable.to.device === hub.id)) return [];
       const free = leads.filter(({ from: out, to }) => !isTaken(taken, out) && !isTaken(taken, to));
-      const different = free.filter(({ likeness }, index) => free.findIndex((other) => other.likeness === likeness) === index);
+      const different = oneOfEach(free);
       return worthLaying(
         target,
         different.flatMap((lead) => lead.wires),
@@ -107,6 +107,13 @@ export class Leads {
     ];
     return [{ from, to, likeness: `${port.id} ${input.connector}`, wires: wiresBetween(this.space, this.room, from, to) }];
   }
+}
+
+/** Of leads that differ only in which of some equal sockets they lead into one: that which lies there already, else the first. */
+function oneOfEach(leads: readonly Possible[]): readonly Possible[] {
+  const kept = new Map<string, Possible>();
+  for (const lead of leads) if (!kept.has(lead.likeness) || lead.wires.some(isUnchanged)) kept.set(lead.likeness, lead);
+  return [...kept.values()];
 }
 
 const DIGITAL: ReadonlySet<CableClass> = new Set<CableClass>(["optical", "coaxial"]);

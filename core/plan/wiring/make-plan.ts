@@ -124,7 +124,7 @@ export class Draft {
 const inOrder = (rows: readonly Arrival[]): readonly Arrival[] => rows.toSorted((a, b) => (a.id < b.id ? -1 : 1));
 
 /** New parts that the van has not. */
-const toBuy = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): number =>
+export const toBuy = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): number =>
   boxes.filter(({ device, isThere }) => !isThere && device.supply === "buy").length +
   wires.filter(({ cable, lying }) => !lying && cable.supply === "buy" && cable.class !== "direct-plug").length;
 

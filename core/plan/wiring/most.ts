@@ -7,7 +7,7 @@ import { commonActs, playerOfAct } from "./everyday-acts";
 import { hopesAtMost } from "./musts";
 import type { PictureOn } from "./picture-on";
 import type { Reach } from "./reach";
-import type { WiringSpace } from "./space";
+import { hasOwnLead, type WiringSpace } from "./space";
 import type { Wire } from "./wires";
 import { ACTS_SHARE, UNPLUGGED_POINTS, WITHOUT_PICTURE, type Weights } from "./weights";
 
@@ -80,12 +80,13 @@ function capOf(
   const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
   const contents = player.sources.flatMap((source) => source.contents);
   const hopes = hopesAtMost(space, player.id);
+  const ownLead = hasOwnLead(space, player.id);
   return (plugged, looked) => {
-    if (!plugged) return acts - UNPLUGGED_POINTS;
+    if (!plugged) return acts - UNPLUGGED_POINTS + withoutSocket(space, weights, player);
     const { reach, wire } = plugged;
     const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
     const kept = contents.reduce((sum, content, index) => {
-      const sounds = reach.sounds || (isFromScreen(space, content) && reach.screens.size > 0);
+      const sounds = reach.sounds || ownLead || (isFromScreen(space, content) && reach.screens.size > 0);
       const seen = !content.picture || reach.screens.size > 0;
       const sound = sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
       const direct = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
@@ -95,6 +96,17 @@ function capOf(
     const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
     return kept * share + hopes + ease - effortPoints(wireEffort(space, wire), weights);
   };
+}
+
+/** What a player brings at most without an HDMI socket: the sound of a lead of its own, and music needs no picture. */
+export function withoutSocket(space: WiringSpace, weights: Weights, player: Device): number {
+  if (!hasOwnLead(space, player.id)) return 0;
+  const contents = player.sources.flatMap((source) => source.contents);
+  const kept = contents.reduce(
+    (sum, { picture }) => sum + (picture ? WITHOUT_PICTURE * weights.sound : weights.sound + weights.picture),
+    0,
+  );
+  return kept * contentShare(space.job) + hopesAtMost(space, player.id);
 }
 
 /** How much of the ease of everyday acts hangs on a player: waking it, and for the first one all that is not the waking of another. */

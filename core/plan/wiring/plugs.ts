@@ -7,7 +7,7 @@ import type { Most } from "./most";
 import { reachOf, type Reach } from "./reach";
 import { jobWith } from "./room-of";
 import { inputKinds, takenBy, type SocketKind } from "./sockets";
-import { hdmiOut } from "./space";
+import { hasOwnLead, hdmiOut } from "./space";
 import { wiresBetween, type Wire } from "./wires";
 
 /** One way to plug in a player on a backbone, before anything is worked out of it. Null for kind and wire: it stays unplugged. */
@@ -70,6 +70,7 @@ export function plugsOf(measure: Measure, backbone: Backbone): Plugs {
   let sounds = [...backbone.hubs, ...space.fixedDevices].some(({ id, sources }) =>
     sources.some((source) => reach({ device: id, port: source.id }).sounds),
   );
+  sounds ||= space.players.some(({ id }) => hasOwnLead(space, id));
   for (const hub of backbone.hubs)
     for (const kind of inputKinds(hub, taken)) {
       const reached = reach({ device: hub.id, port: kind.ports[0] ?? "" });

@@ -4,7 +4,8 @@ import { applyCommand, type Job } from "@/core/job";
 import { checkPlan, effortOf, type PlanCheck } from "./check";
 import { atWork, figuresOf } from "./figures";
 import { menusOf, type SettingChoice } from "./hub-settings";
-import type { WiringPlan } from "./make-plan";
+import { suppliedBy } from "./give-out";
+import { toBuy, type WiringPlan } from "./make-plan";
 import { searchPlans, type PlanOptions, type PlanSearch } from "./search";
 import type { WiringSpace } from "./space";
 import type { Weights } from "./weights";
@@ -14,29 +15,34 @@ import type { Wire } from "./wires";
 export interface CheckedSearch extends PlanSearch {
   /** Null where there is no plan, or no time was left. */
   readonly check: PlanCheck | null;
+  /** Settings, leads and plugs that the search does not think of and that were taken over because they are better: so many. */
+  readonly beyond: number;
 }
 
 /** More single changes than this, one after the other, are not taken over. */
 const MOST_TURNS = 12;
 
 /**
- * The plans of a room, the best of them judged by its neighbours and bettered by them: switches that the search leaves as they were found,
- * and menus that bring nothing. Where a single cable or box would still be better, the plan is not called proven.
+ * The plans of a room, the best of them judged by its neighbours and improved by them where it can be: control off at a
+ * player of which no quarrel is noted, a player's own optical lead beside its HDMI, and whatever else the search does not think of. With
+ * such a change, or where a box would still be better, the plan is not called proven.
  */
 export function checkedPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): CheckedSearch {
   const found = searchPlans(space, weights, options);
   const [first, ...others] = found.plans;
-  if (!first) return { ...found, check: null };
+  if (!first) return { ...found, check: null, beyond: 0 };
   let best = first;
   let check = checkPlan(space, weights, best);
+  let beyond = 0;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
-    const next = check.better.find(({ change }) => change.kind === "setting" || change.kind === "plug");
+    const next = check.better.find(({ change }) => change.kind !== "box");
     const applied = next && applyCommand(best.job, next.change.command);
     if (!next || !applied?.ok) break;
     best = planAs(space, best, applied.value.job, best.points + next.more);
+    beyond += 1;
     check = checkPlan(space, weights, best);
   }
-  const isProven = found.proven && check.better.length === 0;
+  const isProven = found.proven && check.better.length === 0 && beyond === 0;
   const [more] = check.better;
   return {
     ...found,
@@ -44,21 +50,30 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
     proven: isProven,
     gap: isProven || !found.proven || !more ? found.gap : (100 * more.more) / Math.max(1, best.points),
     check,
+    beyond,
   };
 }
 
 /** The same plan with its room changed: its settings, wires and figures are read off the room. */
 function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number): WiringPlan {
   const settings = settingsOf(space.job, job, plan.settings);
-  const wires = plan.wires.flatMap((wire): Wire[] => {
-    const cable = job.cables.find(({ id }) => id === wire.cable.id);
-    return cable ? [{ ...wire, cable }] : [];
-  });
+  const wires = wiresOf(space, job, plan.wires);
   const menus = menusOf(space.job.devices, settings);
   const room = atWork(space, solve(job, "planned"));
-  const figures = figuresOf(space, room, effortOf(space, job), { menus, toBuy: plan.figures.toBuy });
+  const figures = figuresOf(space, room, effortOf(space, job), { menus, toBuy: toBuy(plan.boxes, wires) });
   const places = new Map([...plan.places.keys()].map((id) => [id, job.cables.find(({ from }) => from.device === id)?.to.device ?? null]));
   return { ...plan, job, points, figures, settings, wires, places };
+}
+
+/** The wires of a plan as they lie in a room now, and those that came to it; a cable of another class is a new one. */
+function wiresOf(space: WiringSpace, job: Job, planned: readonly Wire[]): readonly Wire[] {
+  const fixed = new Set(space.fixedCables.map(({ id }) => id));
+  const wires = job.cables.flatMap((cable): Wire[] => {
+    if (fixed.has(cable.id)) return [];
+    const lying = planned.find((wire) => wire.cable.id === cable.id)?.lying ?? null;
+    return [lying?.class === cable.class ? { cable, lying } : { cable: { ...cable, supply: "buy" }, lying: null }];
+  });
+  return suppliedBy(space, wires);
 }
 
 /** The settings that a room plans: those of the plan as they stand now, and whatever else stands otherwise than before. */

@@ -13,7 +13,7 @@ import { allowsHub, hubOf, schoolsOn, type School } from "./schools";
 import { searchPlans } from "./search";
 import { playersNeeded } from "./starts";
 import { inputKinds, takenBy } from "./sockets";
-import { choicesOn, leadsCarry } from "./grounds";
+import { choicesOn } from "./grounds";
 import { LEAST_ARRIVING, tradeOf, type Trade } from "./trade";
 import { tradesOf } from "./trades";
 import { hdmiOut, wiringSpace, type Must, type WiringSpace } from "./space";
@@ -27,7 +27,9 @@ const only = (one: Device, ...keys: readonly string[]): Device => ({
     .filter(({ key }) => keys.includes(key))
     .map((row) => ({
       ...row,
-      options: row.options.filter((value) => value === row.found || value === "pcm" || value === "on" || value === "external"),
+      options: row.options.filter(
+        (value) => value === row.found || value === "pcm" || value === "on" || value === "external" || value === "own",
+      ),
     })),
 });
 
@@ -39,6 +41,8 @@ interface Small {
   /** A second screen beside the first. */
   readonly second: boolean;
   readonly preset: Preset;
+  /** Where the news should sound from. */
+  readonly newsFrom: Job["brief"]["newsFrom"];
   readonly free: readonly string[];
   /** What must be, and what had better be. */
   readonly must: Want | null;
@@ -59,14 +63,17 @@ const smallRooms: fc.Arbitrary<Small> = fc.record({
   box: fc.option(fc.constantFrom("earc-extractor-mixed", "switch-3x1", "splitter-1x2"), { freq: 1 }),
   second: fc.boolean(),
   preset: fc.constantFrom<Preset>("best-sound", "easiest-to-use", "least-spending", "least-drilling"),
+  newsFrom: fc.constantFrom<Job["brief"]["newsFrom"]>("system", "screen"),
   free: fc.subarray(["digital-output", "player-audio"], { maxLength: 1 }),
   must: fc.option(wants, { freq: 1 }),
   hope: fc.option(wants, { freq: 1 }),
 });
 
-function spaceOf({ screen, system, players, box, second, free, must, hope }: Small): WiringSpace {
+function spaceOf({ screen, system, players, box, second, newsFrom, free, must, hope }: Small): WiringSpace {
+  const empty = emptyJob("Small");
   const job: Job = {
-    ...emptyJob("Small"),
+    ...empty,
+    brief: { ...empty.brief, newsFrom },
     devices: [
       only(device(screen, "screen"), "speakers", "cec", "arc", "earc", ...free),
       ...(second ? [only(device("projector", "projector"), "cec")] : []),
@@ -84,7 +91,7 @@ function spaceOf({ screen, system, players, box, second, free, must, hope }: Sma
 interface Tried {
   readonly school: School;
   readonly points: number;
-  readonly sound: number;
+  readonly heard: boolean;
   readonly unplugged: number;
   readonly trade: Trade;
 }
@@ -95,8 +102,6 @@ function* everyRoom(space: WiringSpace, weights: Weights): Generator<Tried> {
     const grounds = combinations(backbone.hubs.flatMap((hub) => choicesOn(space, backbone, hub)));
     for (const settings of grounds) {
       const hubs = backbone.hubs.map((hub) => withSettings(hub, settings));
-      // What is not worth laying is no plan: a lead on which the screen's own sound does not come.
-      if (!leadsCarry(space, backbone, solve(jobWith(space, hubs, backbone.wires), "planned").rows)) continue;
       for (const plugged of placements(space, backbone, hubs, space.players)) {
         const used = usesItsBoxes(backbone, plugged);
         const schools = schoolsOn(space, backbone).filter((school) => isOf(space, backbone, school, plugged));
@@ -163,7 +168,7 @@ function pointsOf(
   const solved = solve(jobWith(space, hubs, wires, players), "planned");
   if (!leadsAreUsed(solved.rows, wires)) return null;
   const figures = figuresOf(space, atWork(space, solved), effort, { menus: 0, toBuy: 0 });
-  const { sound, picture, ease, unplugged, acts } = figures;
+  const { sound, picture, ease, unplugged, acts, heard } = figures;
   // An act that cannot be done is done with no number of remotes; what happens of itself is none.
   const undone = acts.some(
     ({ event, verdict }) => !/^(standby|night-update):/.test(event) && (verdict === "fails" || verdict === "unstable"),
@@ -172,7 +177,7 @@ function pointsOf(
   const isHad = (want: Must) => isHadBy(space, want, solved.rows, remotes);
   if (!space.musts.every(isHad)) return null;
   return {
-    sound,
+    heard,
     unplugged,
     trade: tradeOf({ figures }),
     points:
@@ -212,10 +217,10 @@ describe("the best plan", () => {
         const all = [...everyRoom(space, weights)];
         rooms += all.length;
         // A way by which nothing at all sounds is none, where another one is heard.
-        const isHeard = all.some(({ sound }) => sound > 0);
+        const isHeard = all.some(({ heard }) => heard);
         const best = new Map<School, number>();
-        for (const { school, points, sound } of all)
-          if ((sound > 0 || !isHeard) && points > (best.get(school) ?? -Infinity) + 1e-6) best.set(school, points);
+        for (const { school, points, heard } of all)
+          if ((heard || !isHeard) && points > (best.get(school) ?? -Infinity) + 1e-6) best.set(school, points);
         const found = searchPlans(space, weights);
         expect(found).toMatchObject({ proven: true, gap: 0, schoolsProven: true });
         if (best.size > 0) expect(found.plans[0]?.points).toBeCloseTo(Math.max(...best.values()), 6);
@@ -234,9 +239,9 @@ describe("the best plan", () => {
       fc.property(smallRooms, (small) => {
         const space = spaceOf(small);
         const all = [...everyRoom(space, PRESETS[small.preset])];
-        const isHeard = all.some(({ sound }) => sound > 0);
+        const isHeard = all.some(({ heard }) => heard);
         const fewest = Math.min(...all.map(({ unplugged }) => unplugged));
-        const meant = all.filter(({ sound, unplugged }) => unplugged === fewest && (sound > 0 || !isHeard));
+        const meant = all.filter(({ heard, unplugged }) => unplugged === fewest && (heard || !isHeard));
         const most = Math.max(...meant.map(({ trade }) => trade.arrivals));
         const { plans, isWhole } = tradesOf(space, Infinity);
         expect(isWhole).toBe(true);

@@ -60,7 +60,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     standing,
     looked,
     // Rooms in which nothing comes from the sound system are no plans, where another one is heard.
-    keep: (room) => found.keep(room && (room.figures.sound > 0 || !heardOnly) ? room : null),
+    keep: (room) => found.keep(room && (room.figures.heard || !heardOnly) ? room : null),
   });
   const toWin = run(() => found.points);
   const wanted = schoolsWanted(space);

@@ -7,10 +7,11 @@ import { commonActs, easeOf, playerOfAct, remotesNeeded } from "./everyday-acts"
 import type { Ground, Measure } from "./grounds";
 import type { Heard } from "./hear";
 import type { SettingChoice } from "./hub-settings";
-import { easeShare } from "./most";
+import { easeShare, withoutSocket } from "./most";
 import { fulfils } from "./musts";
 import type { Plug } from "./plugs";
 import { jobWith } from "./room-of";
+import { hasOwnLead } from "./space";
 import { switchesOf } from "./switches";
 import { ACTS_SHARE, UNPLUGGED_POINTS } from "./weights";
 
@@ -27,10 +28,11 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
 
 /** Who does not sit anywhere is not woken, and wakes nobody; for the first one another player is watched, of whom nothing is known here. */
 export function unplugged({ space, weights }: Measure, { player, kind, wire }: Plug): PlayerOption | null {
-  if (!fulfils(space, player, [])) return null;
+  const device = space.players.find(({ id }) => id === player);
+  if (!device || !(hasOwnLead(space, player) || fulfils(space, player, []))) return null;
   const isFirst = space.players[0]?.id === player;
   const ease = weights.ease * ACTS_SHARE * easeShare(space, player, (act) => isFirst || !isOnPurpose(act));
-  const points = ease - UNPLUGGED_POINTS;
+  const points = ease - UNPLUGGED_POINTS + withoutSocket(space, weights, device);
   return { player, kind, wire, settings: [], effort: NO_EFFORT, points, remotes: 1, most: points };
 }
 

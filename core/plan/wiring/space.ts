@@ -73,6 +73,9 @@ export interface WiringSpace {
 export const hdmiOut = (device: Device): HdmiPort | undefined =>
   device.ports.find((port): port is HdmiPort => port.connector === "hdmi" && port.direction === "out");
 
+/** Whether a player has a lead for sound of its own that no plan touches, over which it can be heard wherever its picture goes. */
+export const hasOwnLead = ({ fixedCables }: WiringSpace, player: string): boolean => fixedCables.some(({ from }) => from.device === player);
+
 const isDecided = (device: Device): boolean => device.role === "player" && hdmiOut(device) !== undefined;
 
 /**
