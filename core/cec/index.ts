@@ -13,6 +13,7 @@ export { conflictCures, curesOf, householdAfter, roomCures, type Cure, type Weig
 export type { InfraredLimit } from "./programmed-remote";
 export { judgeAct, judgeAll, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
+export { quarrelsOf } from "./quarrels";
 export { readTrace, type TraceLine } from "./read-trace";
 export { sensedOf, type Sensed } from "./moments";
 export { relianceOf, type Reliance } from "./reliance";

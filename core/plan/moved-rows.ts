@@ -1,13 +1,11 @@
-import { byContent, compareArrivals, type Arrival } from "@/core/chain";
+import { quarrelsOf } from "@/core/cec";
+import { byContent, compareArrivals, type Arrival, type Solved } from "@/core/chain";
 import type { LipSyncJudgement } from "@/core/facts";
 import { comparePictures } from "./picture-score";
 
-/** A trouble that a row has after a change and had not before. */
-export interface NewTrouble {
-  readonly row: string;
-  readonly trouble: "drift";
-  readonly device: string;
-}
+/** A trouble that is there after a change and was not before: of a row, or of a device on the control wire. */
+export type NewTrouble =
+  { readonly trouble: "drift"; readonly row: string; readonly device: string } | { readonly trouble: "quarrel"; readonly device: string };
 
 /** Which rows of a board stand better and which stand worse, in their sound and in their picture. A row is named as the first board names it. */
 export interface MovedRows {
@@ -88,6 +86,16 @@ export function movedRows(before: readonly Arrival[], after: readonly Arrival[])
       if (row.picture && olds.every(({ screen }) => screen !== null && screen !== row.screen)) moved.pictureLifts.push(row.id);
   }
   return moved;
+}
+
+/** The same with the quarrels on the control wire that the later room has and the earlier had not. */
+export function movedRooms(before: Solved, after: Solved): MovedRows {
+  const moved = movedRows(before.rows, after.rows);
+  const known = quarrelsOf(before.job, before.state);
+  const quarrels = quarrelsOf(after.job, after.state).filter((device) => !known.includes(device));
+  return quarrels.length
+    ? { ...moved, troubles: [...moved.troubles, ...quarrels.map((device) => ({ trouble: "quarrel" as const, device }))] }
+    : moved;
 }
 
 const newTroubles = (old: Arrival, now: Arrival): readonly NewTrouble[] =>

@@ -1,10 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { DELAY_SETTINGS, POWER_SETTINGS, USUAL_VALUES } from "@/core/facts";
-import { made } from "@/demo/room-under-test";
+import { device, made, room, set, withQuirks } from "@/demo/room-under-test";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf } from "@/core/chain";
+import type { Job } from "@/core/job";
 import { liftingChanges, movedRows, possibleChanges, weighedChanges } from "@/core/plan";
-import { changeWords } from "@/core/text";
+import { changeWords, movedWords } from "@/core/text";
 
 const loft = demoJob("sail-loft");
 const eArcOff = made(loft, { kind: "set-setting", device: "television", setting: "earc", state: "planned", value: "off" });
@@ -82,4 +83,16 @@ test("every setting that has another choice is among the possible changes, save 
     .filter(({ key }) => !POWER_SETTINGS.has(key) && !DELAY_SETTINGS.has(key) && !(key in USUAL_VALUES))
     .reduce((sum, { options }) => sum + options.length - 1, 0);
   expect(possibleChanges(loft).filter(({ kind }) => kind === "setting")).toHaveLength(settings);
+});
+
+test("plugging in a device of which a quarrel is noted brings that back, and the change says so", () => {
+  const box = withQuirks(device("set-top-box", "box"), "wakes-by-itself");
+  const quarrelling = room([device("tv-arc", "tv"), device("bar-arc-only", "bar"), box], "bar hdmi-out > tv hdmi1");
+  const plugs = (job: Job) => weighedChanges(job).filter(({ kind, lifts }) => kind === "cable" && lifts.length > 0);
+  expect(plugs(quarrelling).length).toBeGreaterThan(0);
+  for (const change of plugs(quarrelling)) {
+    expect(change.troubles).toEqual([{ trouble: "quarrel", device: "box" }]);
+    expect(movedWords(change)).toContain("brings back 1 noted quarrel on HDMI control");
+  }
+  for (const change of plugs(set(quarrelling, "box cec off"))) expect(change.troubles).toEqual([]);
 });

@@ -3,7 +3,7 @@ import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
 import { costOf, possibleChanges, type Change } from "./changes";
 import { delayChange } from "./delay-change";
-import { movedRows, movesAnything, type MovedRows } from "./moved-rows";
+import { movedRooms, movesAnything, type MovedRows } from "./moved-rows";
 import { purchases } from "./purchase";
 
 /** A change with what it does to the board. */
@@ -53,9 +53,9 @@ const bringsNothing = ({ lifts, pictureLifts, syncLifts }: WeighedChange): boole
 export function weigh(before: Solved, change: Change): WeighedChange | null {
   const applied = applyCommand(before.job, change.command);
   if (!applied.ok) return null;
-  const after = solveAgain(before, applied.value.job).rows;
-  const moved = movedRows(before.rows, after);
-  return movesAnything(moved) ? { ...change, ...moved, after } : null;
+  const after = solveAgain(before, applied.value.job);
+  const moved = movedRooms(before, after);
+  return movesAnything(moved) ? { ...change, ...moved, after: after.rows } : null;
 }
 
 const gain = ({ after, lifts }: WeighedChange): number =>

@@ -7,7 +7,7 @@ import { asked, meets, socketsOf, type ChangeQuestions } from "./change-question
 import { costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
 import { FirstQueue } from "./first-queue";
 import { delayChange } from "./delay-change";
-import { movedRows, type MovedRows } from "./moved-rows";
+import { movedRooms, type MovedRows } from "./moved-rows";
 import { purchases } from "./purchase";
 import { isAtLeast, totalOf, type UnitWorth } from "./row-worth";
 import { allowedKinds } from "./wished";
@@ -282,5 +282,5 @@ const asSet = ({ changes, cost, solved }: Solution, start: Solved): ChangeSet =>
   changes,
   cost,
   after: solved.rows,
-  ...movedRows(start.rows, solved.rows),
+  ...movedRooms(start, solved),
 });

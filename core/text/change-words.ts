@@ -44,6 +44,8 @@ const isPairing = (job: Job, id: string): boolean => job.cables.find((cable) => 
 /** What a change does: "lifts 1 row, lowers 2; improves 3 pictures". */
 export function movedWords(moved: MovedRows): string {
   const { lifts, lowers, pictureLifts, pictureLowers, syncLifts, syncLowers, troubles } = moved;
+  const drifts = troubles.filter(({ trouble }) => trouble === "drift");
+  const quarrels = troubles.filter(({ trouble }) => trouble === "quarrel");
   const parts = [
     ...(lifts.length ? [`lifts ${plural(lifts.length, "row")}`] : []),
     ...(lowers.length ? [`lowers ${plural(lowers.length, "row")}`] : []),
@@ -51,7 +53,8 @@ export function movedWords(moved: MovedRows): string {
     ...(pictureLowers.length ? [`makes ${plural(pictureLowers.length, "picture")} worse`] : []),
     ...(syncLifts.length ? [`brings ${plural(syncLifts.length, "row")} into step`] : []),
     ...(syncLowers.length ? [`puts ${plural(syncLowers.length, "row")} out of step`] : []),
-    ...(troubles.length ? [`brings drift to ${plural(troubles.length, "row")}`] : []),
+    ...(drifts.length ? [`brings drift to ${plural(drifts.length, "row")}`] : []),
+    ...(quarrels.length ? [`brings back ${plural(quarrels.length, "noted quarrel")} on HDMI control`] : []),
   ];
   return parts.join(", ");
 }

@@ -147,7 +147,9 @@ export function planProof({
 }
 
 const checked = (check: PlanCheck | null | undefined): string =>
-  check?.better.length === 0 ? ` ${plural(check.played, "single change")} to it ${check.played === 1 ? "was" : "were"} played as well, and none is better.` : "";
+  check?.better.length === 0
+    ? ` ${plural(check.played, "single change")} to it ${check.played === 1 ? "was" : "were"} played as well, and none is better.`
+    : "";
 
 /** What came of playing every single change to a plan. */
 export function checkWords(job: Job, check: PlanCheck | null): string {

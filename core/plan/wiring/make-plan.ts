@@ -9,6 +9,7 @@ import { atWork, figuresOf, leadsAreUsed, weighedFigures, type PlanFigures, type
 import { commonFigures } from "./everyday-acts";
 import { menusOf, withSettings, type SettingChoice } from "./hub-settings";
 import type { Ground, Measure } from "./grounds";
+import { fulfilsAll } from "./musts";
 import { pointsOf } from "./points";
 import { rowsOfEach } from "./rows-of-each";
 import { controlKey, type PlayerOption } from "./settle";
@@ -86,7 +87,7 @@ export class Draft {
     const { measure, ground, chosen, laid } = this;
     const { space } = measure;
     const rows = rowsOfEach(measure, ground, chosen);
-    if (!leadsAreUsed(rows, laid.wires)) return null;
+    if (!leadsAreUsed(rows, laid.wires) || !fulfilsAll(space, rows)) return null;
     const key = controlKey(laid.job, rows);
     const known = measure.acts.get(key) ?? this.actsBy(key, { job: laid.job, state: "planned", units: [], rows });
     const figures = weighedFigures(space, { job: laid.job, rows }, known, this.effort);
@@ -107,7 +108,7 @@ export class Draft {
     const { measure, ground, school, laid, alone } = this;
     const { space } = measure;
     const solved = solve(laid.job, "planned");
-    if (!leadsAreUsed(solved.rows, laid.wires)) return null;
+    if (!leadsAreUsed(solved.rows, laid.wires) || !fulfilsAll(space, solved.rows)) return null;
     // Where sound comes the same ways, control goes the same way too.
     const isForeseen = alone && controlKey(laid.job, inOrder(alone.solved.rows)) === controlKey(laid.job, inOrder(solved.rows));
     const room = isForeseen ? { ...alone, solved } : atWork(space, solved);

@@ -7,6 +7,17 @@ import { HOPE_POINTS } from "./weights";
 export const fulfils = (space: WiringSpace, device: string, rows: readonly Arrival[]): boolean =>
   space.musts.every((want) => !isOf(want, device) || isGiven(want, rows, screensFor(space, device)));
 
+/** Whether a board fulfils what must be of every player. */
+export const fulfilsAll = (space: WiringSpace, board: readonly Arrival[]): boolean =>
+  space.musts.length === 0 ||
+  space.players.every(({ id }) =>
+    fulfils(
+      space,
+      id,
+      board.filter(({ player }) => player === id),
+    ),
+  );
+
 /** The points of what was hoped of a device and is had by its rows. */
 export const hopePoints = (space: WiringSpace, device: string, rows: readonly Arrival[]): number =>
   HOPE_POINTS * space.hopes.filter((want) => isOf(want, device) && isGiven(want, rows, screensFor(space, device))).length;
