@@ -98,8 +98,8 @@ export function actsOf(household: Household): readonly Act[] {
     ),
     ...players.map(({ nature }): Act => ({ act: "wake", device: nature.device })),
     ...portsTowards(household, screen).map((port): Act => ({ act: "choose-input", port })),
-    { act: "louder" },
-    { act: "mute" },
+    // Where nothing that the bus knows of is watched, nothing is louder by the screen's remote.
+    ...(players.length > 0 || hasOwnContents(household.job, screen) ? ([{ act: "louder" }, { act: "mute" }] as const) : []),
     ...(hasOwnContents(household.job, screen) ? [{ act: "news" } as const] : []),
     ...(system ? [{ act: "music" } as const] : []),
     { act: "screen-off" },

@@ -28,6 +28,13 @@ export type Conflict =
   /** It reads no place while the screen sleeps, and first has to wake it to be somebody. */
   | { readonly conflict: "place-sleeps"; readonly devices: readonly string[]; readonly screen: string };
 
+/** Whether anything of a room could gain by the return channel: the screen's own sound, or that of a player that comes by no other way. */
+function wantsReturn({ soundWays }: Household, screen: string): boolean {
+  const own = soundWays.get(screen);
+  const comes = (way: string | undefined) => way === "free" || way === "unnoticed";
+  return !comes(own) && [...soundWays.values()].some((way) => !comes(way));
+}
+
 /** Every conflict of a room. */
 export function conflictsOf(household: Household, state: SettingState = "planned"): readonly Conflict[] {
   const { network, stations } = household;
@@ -54,7 +61,7 @@ export function conflictsOf(household: Household, state: SettingState = "planned
     screen.nature.returnLink !== "earc" &&
     !(taker && areOnOneWire(household, screen.nature.device, taker.nature.device)) &&
     couldReturn(household, screen.nature.device)
-      ? [...household.soundWays].some(([device, way]) => device === screen.nature.device && way !== "arc" && way !== "none")
+      ? !wantsReturn(household, screen.nature.device)
         ? []
         : [{ conflict: "return-needs-control", screen: screen.nature.device, system: system.nature.device, cuts: network.cuts } as const]
       : [];

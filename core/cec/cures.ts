@@ -72,9 +72,12 @@ export function roomCures(household: Household, state: SettingState = "planned")
 const ranksOf = (household: Household): ReadonlyMap<string, number> =>
   new Map(actsOf(household).map((act) => [eventOf(act), rankIn(household, act)]));
 
-/** The acts that go better and those that go worse in a changed room. One that it knows no more is neither. */
+/** The acts that go better and those that go worse in a changed room. One that only one of the two rooms knows is neither. */
 function movedActs(before: ReadonlyMap<string, number>, changed: Household) {
-  const moved = actsOf(changed).map((act) => ({ event: eventOf(act), by: rankIn(changed, act) - (before.get(eventOf(act)) ?? 0) }));
+  const moved = actsOf(changed).flatMap((act) => {
+    const was = before.get(eventOf(act));
+    return was === undefined ? [] : [{ event: eventOf(act), by: rankIn(changed, act) - was }];
+  });
   return {
     better: moved.filter(({ by }) => by < 0).map(({ event }) => event),
     worse: moved.filter(({ by }) => by > 0).map(({ event }) => event),
@@ -117,7 +120,10 @@ function loweredRows({ solved: before }: Household, { solved: after }: Household
   return { lowers: lowered.length, silences: lowered.filter(({ id }) => !now.get(id)?.arrives).length };
 }
 
-/** Every change after which a conflict is gone, those that lower no sound and bring no other conflict first. */
+/**
+ * Every change after which a conflict is gone, those that lower no sound and bring no other conflict first. What silences a row and makes
+ * acts worse as well is no cure.
+ */
 export function conflictCures(
   household: Household,
   conflict: Conflict,
@@ -129,7 +135,9 @@ export function conflictCures(
     const changed = householdAfter(household, candidate, state);
     const left = changed && conflictsOf(changed, state).map((one) => JSON.stringify(one));
     if (!changed || !left || left.includes(JSON.stringify(conflict)) || left.some((one) => !before.has(one))) return [];
-    return [{ ...candidate, ...loweredRows(household, changed), worsens: movedActs(all, changed).worse }];
+    const lowered = loweredRows(household, changed);
+    const { worse } = movedActs(all, changed);
+    return lowered.silences > 0 && worse.length > 0 ? [] : [{ ...candidate, ...lowered, worsens: worse }];
   });
   return gone.toSorted(byTrouble);
 }

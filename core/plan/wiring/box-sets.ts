@@ -16,7 +16,12 @@ export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): r
   const wanted = bonds.flatMap((bond) => (bond.bond === "use-box" ? [bond.archetype] : []));
   // A picture goes through the air only where no cable may run from a player to a screen.
   const mustSpan = players.some((player) => screens.some((screen) => isForbidden(job, player.id, screen.id)));
-  const own = boxes.filter(({ device }) => !forbidden.has(device.archetype ?? device.id) && (mustSpan || !device.spans));
+  const own = boxes.filter(
+    (box) =>
+      !forbidden.has(box.device.archetype ?? box.device.id) &&
+      (mustSpan || !box.device.spans) &&
+      (box.isThere || players.length > 1 || !isMatrix(box.device)),
+  );
   // For several screens one box may share the picture out and another take the sound off.
   const shares = own.filter(({ device }) => hdmiOutputs(device).length > 1);
   const takes = own.filter((box) => !shares.includes(box));
@@ -29,6 +34,10 @@ export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): r
     wanted.every((archetype) => set.some(({ device }) => (device.archetype ?? device.id) === archetype)),
   );
 }
+
+/** A box with several inputs and several outputs is bought for several players. */
+const isMatrix = (device: Device): boolean =>
+  hdmiOutputs(device).length > 1 && inputKinds(device, NO_SOCKETS).reduce((sum, { ports }) => sum + ports.length, 0) > 1;
 
 /** Several boxes are worth their place only as a chain that lights every screen: how many wires that still takes at least. */
 export function missing({ screens }: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): number {

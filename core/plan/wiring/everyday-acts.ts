@@ -20,11 +20,12 @@ export function commonActs(space: WiringSpace): readonly WeighedAct[] {
 
 function actsOfHousehold(space: WiringSpace): readonly WeighedAct[] {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
+  const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
+  const isWatched = hasOwn || space.players.length > 0;
   const acts: Act[] = [
     { act: "screen-on" },
-    ...(main?.sources.some(({ contents }) => contents.length > 0) ? [{ act: "news" } as const] : []),
-    { act: "louder" },
-    { act: "mute" },
+    ...(hasOwn ? [{ act: "news" } as const] : []),
+    ...(isWatched ? ([{ act: "louder" }, { act: "mute" }] as const) : []),
     { act: "screen-off" },
     ...space.players.map(({ id }): Act => ({ act: "wake", device: id })),
     // Of a player that is known to quarrel also what it does to the others.

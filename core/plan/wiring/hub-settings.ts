@@ -13,7 +13,7 @@ export interface SettingChoice {
  * they were found: they are taste (how stereo is played), or a fact (who wakes whom).
  */
 const PLANNED: Readonly<Partial<Record<SettingKey, readonly string[]>>> = {
-  "player-audio": ["auto", "bitstream", "pcm", "dolby-digital", "dts"],
+  "player-audio": ["auto", "bitstream", "pcm", "dolby-digital", "dolby-digital-plus", "dts"],
   "digital-output": ["auto", "pass-through", "pcm", "dolby-digital"],
   speakers: ["external", "own"],
   earc: ["on"],
@@ -29,6 +29,13 @@ const PLANNED: Readonly<Partial<Record<SettingKey, readonly string[]>>> = {
   hdr: ["on"],
   bluetooth: ["on"],
   power: ["on"],
+  "input-sound": ["on"],
+  mute: ["off"],
+  "volume-level": ["usual"],
+  "socket-mode": ["output", "return"],
+  "input-select": ["follows"],
+  "video-format": ["auto"],
+  "standby-pass": ["on"],
 };
 
 /** The values of a device's settings that are tried together. Without a sound system beside the screen its own speakers stay on. */

@@ -1,6 +1,6 @@
 import { solve } from "@/core/chain";
 import { effectiveSetting } from "@/core/device";
-import { applyCommand, type Job } from "@/core/job";
+import { applyCommand, freeId, type Cable, type Job } from "@/core/job";
 import { checkPlan, effortOf, type PlanCheck } from "./check";
 import { atWork, figuresOf } from "./figures";
 import { menusOf, type SettingChoice } from "./hub-settings";
@@ -38,7 +38,7 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
     const next = check.better.find(({ change }) => change.kind !== "box");
     const applied = next && applyCommand(best.job, next.change.command);
     if (!next || !applied?.ok) break;
-    best = planAs(space, best, applied.value.job, best.points + next.more);
+    best = planAs(space, best, withOwnNames(space, best.job, applied.value.job), best.points + next.more);
     beyond += 1;
     check = checkPlan(space, weights, best);
   }
@@ -52,6 +52,13 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
     check,
     beyond,
   };
+}
+
+/** A new cable never takes the name of one that was found and pulled out: by that name it would count as the same. */
+function withOwnNames(space: WiringSpace, before: Job, job: Job): Job {
+  const taken = new Set([...space.job.cables, ...job.cables].map(({ id }) => id));
+  const isNew = ({ id }: Cable) => !before.cables.some((cable) => cable.id === id) && space.job.cables.some((cable) => cable.id === id);
+  return { ...job, cables: job.cables.map((cable) => (isNew(cable) ? { ...cable, id: freeId(cable.id, taken) } : cable)) };
 }
 
 /** The same plan with its room changed: its settings, wires and figures are read off the room. */
