@@ -1,14 +1,16 @@
 import { randomUUID } from "node:crypto";
-import { mkdir, readFile, writeFile } from "node:fs/promises";
+import { mkdir, readFile, rm, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
-import { attachmentTypeOf, MAX_ATTACHMENT_BYTES, type Attachment } from "@/core/job";
+import { attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Attachment } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 
 export type AttachmentRefusal =
   | { readonly code: "no-such-job" }
   | { readonly code: "photo-too-large"; readonly bytes: number; readonly limit: number }
-  | { readonly code: "not-a-photo" };
+  | { readonly code: "not-a-photo" }
+  /** A picture in a format that browsers do not show. */
+  | { readonly code: "heic" };
 
 /** A stored photo's bytes with what they really are. */
 export interface StoredPhoto {
@@ -20,31 +22,62 @@ const folderOf = (db: Database) => join(dirname(db.file), "attachments");
 // Ids are made here and never come from outside, so that no name of a file is ever a path.
 const fileOf = (db: Database, id: string) => join(folderOf(db), id);
 
+/** A photo as it comes in. */
+interface NewPhoto {
+  readonly name: string;
+  readonly device: string | null;
+  readonly bytes: Uint8Array;
+}
+
 /** Keeps a photo of a job; what it is is read from its bytes, never from its name. The document names it by an edit of its own. */
-export async function keepPhoto(
-  db: Database,
-  jobId: string,
-  photo: { readonly name: string; readonly device: string | null; readonly bytes: Uint8Array },
-): Promise<Outcome<Attachment, AttachmentRefusal>> {
-  const { length } = photo.bytes;
-  if (length > MAX_ATTACHMENT_BYTES) return refused({ code: "photo-too-large", bytes: length, limit: MAX_ATTACHMENT_BYTES });
-  const type = attachmentTypeOf(photo.bytes);
-  if (!type) return refused({ code: "not-a-photo" });
+export async function keepPhoto(db: Database, jobId: string, photo: NewPhoto): Promise<Outcome<Attachment, AttachmentRefusal>> {
   if (!(await db.models.jobs.findByPk(jobId, { attributes: ["id"] }))) return refused({ code: "no-such-job" });
+  const written = await writePhoto(db, photo);
+  if (!written.ok) return written;
+  try {
+    await db.transact((transaction) => db.models.attachments.create(photoRow(jobId, written.value), { transaction }));
+  } catch (error) {
+    await forgetFiles(db, [written.value.id]);
+    throw error;
+  }
+  return written;
+}
+
+/** Writes the bytes of a photo under a name of its own, without where it was taken; its row in the database comes after. */
+export async function writePhoto(
+  db: Database,
+  { name, device, bytes: given }: NewPhoto,
+): Promise<Outcome<Attachment, Exclude<AttachmentRefusal, { code: "no-such-job" }>>> {
+  if (given.length > MAX_ATTACHMENT_BYTES) return refused({ code: "photo-too-large", bytes: given.length, limit: MAX_ATTACHMENT_BYTES });
+  const type = attachmentTypeOf(given);
+  if (!type) return refused(isHeic(given) ? { code: "heic" } : { code: "not-a-photo" });
+  const bytes = withoutPlace(given, type);
   const id = randomUUID();
-  await mkdir(folderOf(db), { recursive: true });
-  await writeFile(fileOf(db, id), photo.bytes, { flag: "wx" });
-  await db.transact((transaction) =>
-    db.models.attachments.create({ id, jobId, type, bytes: length, createdAt: new Date().toISOString() }, { transaction }),
-  );
-  return done({ id, name: photo.name.slice(0, 200) || "photo", type, bytes: length, device: photo.device });
+  await mkdir(folderOf(db), { recursive: true, mode: 0o700 });
+  await writeFile(fileOf(db, id), bytes, { flag: "wx", mode: 0o600 });
+  return done({ id, name: name.slice(0, 200) || "photo", type, bytes: bytes.length, device });
+}
+
+/** The row of a photo whose bytes are written. */
+export const photoRow = (jobId: string, { id, type, bytes }: Attachment) => ({
+  id,
+  jobId,
+  type,
+  bytes,
+  createdAt: new Date().toISOString(),
+});
+
+/** Takes files away that no row names; one that is gone already is no trouble. */
+export async function forgetFiles(db: Database, ids: readonly string[]): Promise<void> {
+  await Promise.all(ids.map((id) => rm(fileOf(db, id), { force: true })));
 }
 
 /** A photo of a job; null where the job has none by that id. */
 export async function findPhoto(db: Database, jobId: string, id: string): Promise<StoredPhoto | null> {
   const row = await db.models.attachments.findOne({ where: { id, jobId } });
   if (!row) return null;
-  const bytes = new Uint8Array(await readFile(fileOf(db, row.id)));
+  const bytes = await readFile(fileOf(db, row.id)).catch(() => null);
+  if (!bytes) return null;
   const type = attachmentTypeOf(bytes);
-  return type && { type, bytes };
+  return type && { type, bytes: new Uint8Array(bytes) };
 }

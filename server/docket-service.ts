@@ -1,9 +1,11 @@
+import { z } from "zod";
 import { PHASES, readJobText } from "@/core/job";
 import { DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
 import { documentText, findDocketRows, PAGE_SIZE, summaryColumns, type JobQuery } from "./job-repository";
 import type { JobRow } from "./models/models";
 import { missingParts } from "./stock-service";
+import { readStored } from "./stored";
 
 export interface DocketPage {
   readonly jobs: readonly DocketLine[];
@@ -11,6 +13,16 @@ export interface DocketPage {
   readonly page: number;
   readonly pageSize: number;
 }
+
+/** The outline of a kept summary, enough to tell it from a damaged one. */
+const Summary = z.looseObject({
+  rows: z.number(),
+  whole: z.number(),
+  waiting: z.number(),
+  unknown: z.number(),
+  next: z.looseObject({}),
+  worst: z.looseObject({ arrival: z.looseObject({}), spoken: z.string() }).nullable(),
+});
 
 /** A page of the docket, each job with its worst arrival, what is due and what holds it up. */
 export async function docketPage(db: Database, query: JobQuery): Promise<DocketPage> {
@@ -27,7 +39,9 @@ export async function docketPage(db: Database, query: JobQuery): Promise<DocketP
 
 /** The kept summary; one that an older program made, or none, is made anew and kept. Null where the document does not read. */
 async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | null> {
-  if (row.summary !== null && row.summaryVersion === DOCKET_VERSION) return JSON.parse(row.summary) as DocketSummary;
+  const kept = row.summaryVersion === DOCKET_VERSION ? readStored(Summary, row.summary) : null;
+  // The column is written from `docketSummary` alone; what reads in outline is one.
+  if (kept?.sound) return kept.value as unknown as DocketSummary;
   const read = readJobText((await documentText(db, row.id)) ?? "");
   if (!read.ok) return null;
   const columns = summaryColumns(read.value);

@@ -6,7 +6,18 @@ export { DamagedDocument, findJob, type StoredJob } from "./job-repository";
 export { binJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";
 export { database } from "./open";
 export { keepPreferences, preferences } from "./preferences-service";
-export { damagedJob, type DamagedJob } from "./recovery-service";
+export { damagedJob, salvageStored, type DamagedJob, type SavedJob } from "./recovery-service";
 export { changeOwnDevice, dropOwnDevice, importOwnDevices, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";
-export { addStock, changeStock, dropStock, fitParts, jobParts, stockItems, type FitRefusal, type JobParts } from "./stock-service";
-export { copyJob, importJob, packJob, startJob } from "./transfer-service";
+export {
+  addStock,
+  changeStock,
+  dropStock,
+  fitParts,
+  jobParts,
+  stockItems,
+  stockLines,
+  type FitRefusal,
+  type JobParts,
+} from "./stock-service";
+export type { DamagedRow } from "./stored";
+export { copyJob, importJob, packJob, startJob, type ImportRefusal } from "./transfer-service";

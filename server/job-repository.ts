@@ -34,13 +34,19 @@ function stored(row: JobRow): StoredJob {
   return { id: row.id, revision: row.revision, updatedAt: row.updatedAt, job: read.value };
 }
 
-const columnsOf = (job: Job) => ({
+/** A job with its text, which was read as a file is before it is kept. */
+interface Kept {
+  readonly job: Job;
+  readonly text: string;
+}
+
+const columnsOf = ({ job, text }: Kept) => ({
   name: job.name,
   customer: job.customer,
   visitOn: job.visitOn,
   phase: job.phase,
   searchText: typedWords(job),
-  document: JSON.stringify(job),
+  document: text,
   ...summaryColumns(job),
 });
 
@@ -87,20 +93,20 @@ export async function documentText(db: Database, id: string): Promise<string | n
   return row?.document ?? null;
 }
 
-export async function insertJob(db: Database, entry: { id: string; job: Job; at: string }, transaction: Transaction): Promise<void> {
+export async function insertJob(db: Database, entry: Kept & { id: string; at: string }, transaction: Transaction): Promise<void> {
   await db.models.jobs.create(
-    { id: entry.id, ...columnsOf(entry.job), revision: 1, createdAt: entry.at, updatedAt: entry.at, binnedAt: null },
+    { id: entry.id, ...columnsOf(entry), revision: 1, createdAt: entry.at, updatedAt: entry.at, binnedAt: null },
     { transaction },
   );
 }
 
 export async function updateJob(
   db: Database,
-  entry: { id: string; job: Job; revision: number; at: string },
+  entry: Kept & { id: string; revision: number; at: string },
   transaction: Transaction,
 ): Promise<void> {
   await db.models.jobs.update(
-    { ...columnsOf(entry.job), revision: entry.revision, updatedAt: entry.at },
+    { ...columnsOf(entry), revision: entry.revision, updatedAt: entry.at },
     { where: { id: entry.id }, transaction },
   );
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
+import type { Transaction } from "sequelize";
 import { z } from "zod";
-import { applyAll, Command, readJob, type Job, type JobTrouble, type Refusal } from "@/core/job";
+import { Command, editToKeep, readJob, textToKeep, type EditRefusal, type Job, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 import { appendEvent, findJob, insertJob, revisionOfSave, setBinned, updateJob, type StoredJob } from "./job-repository";
@@ -17,19 +18,34 @@ export type SaveRequest = z.infer<typeof SaveRequest>;
 export type SaveRefusal =
   | { readonly code: "no-such-job" }
   | { readonly code: "stale"; readonly current: StoredJob }
-  | { readonly code: "edit-refused"; readonly refusal: Refusal; readonly job: Job }
+  | { readonly code: "edit-refused"; readonly refusal: EditRefusal; readonly job: Job }
   | { readonly code: "document-refused"; readonly troubles: readonly JobTrouble[] };
 
 const now = () => new Date().toISOString();
 
+export type JobOrigin = "new" | "import" | "copy";
+
 /** Keeps a new job. An import never overwrites: it always comes here. */
-export async function createJob(db: Database, job: Job, origin: "new" | "import" | "copy"): Promise<StoredJob> {
-  const [id, at] = [randomUUID(), now()];
-  await db.transact(async (transaction) => {
-    await insertJob(db, { id, job, at }, transaction);
-    await appendEvent(db, { jobId: id, revision: 1, saveId: randomUUID(), at, event: { kind: origin, document: job } }, transaction);
-  });
-  return { id, revision: 1, updatedAt: at, job };
+export const createJob = (db: Database, job: Job, origin: JobOrigin): Promise<StoredJob> =>
+  db.transact((transaction) => createJobIn(db, { id: randomUUID(), job, origin }, transaction));
+
+/** The same within a transaction that holds more, such as its photos. A document that would not open again is a mistake of the program. */
+export async function createJobIn(
+  db: Database,
+  { id, job, origin }: { readonly id: string; readonly job: Job; readonly origin: JobOrigin },
+  transaction: Transaction,
+): Promise<StoredJob> {
+  const kept = textToKeep(job);
+  if (!kept.ok) throw new UnsoundDocument(`A new job would not open again: ${JSON.stringify(kept.refusal)}`);
+  const at = now();
+  await insertJob(db, { id, ...kept.value, at }, transaction);
+  await appendEvent(db, { jobId: id, revision: 1, saveId: randomUUID(), at, event: { kind: origin, document: job } }, transaction);
+  return { id, revision: 1, updatedAt: at, job: kept.value.job };
+}
+
+/** A document that is about to be kept and would not read: it is not kept. */
+export class UnsoundDocument extends Error {
+  override readonly name = "UnsoundDocument";
 }
 
 /** Takes in a save if it was made on the newest revision; otherwise gives back the current job, for the client to replay its edits on. */
@@ -44,20 +60,24 @@ export async function saveJob(db: Database, id: string, request: SaveRequest): P
     const changed = changedJob(current.job, request);
     if (!changed.ok) return changed;
     const [revision, at] = [current.revision + 1, now()];
-    await updateJob(db, { id, job: changed.value, revision, at }, transaction);
-    const event = "commands" in request ? { kind: "commands", commands: request.commands } : { kind: "document", document: changed.value };
+    const { job } = changed.value;
+    await updateJob(db, { id, ...changed.value, revision, at }, transaction);
+    const event = "commands" in request ? { kind: "commands", commands: request.commands } : { kind: "document", document: job };
     await appendEvent(db, { jobId: id, revision, saveId, at, event }, transaction);
-    return done({ id, revision, updatedAt: at, job: changed.value });
+    return done({ id, revision, updatedAt: at, job });
   });
 }
 
-function changedJob(job: Job, request: SaveRequest): Outcome<Job, SaveRefusal> {
-  if (!("commands" in request)) {
-    const read = readJob(request.document);
-    return read.ok ? read : refused({ code: "document-refused", troubles: read.refusal });
+/** The job after a save with the text that is kept of it, which was read as a file is: what is answered with "saved" can be opened again. */
+function changedJob(job: Job, request: SaveRequest): Outcome<{ readonly job: Job; readonly text: string }, SaveRefusal> {
+  if ("commands" in request) {
+    const made = editToKeep(job, request.commands);
+    return made.ok ? made : refused({ code: "edit-refused", ...made.refusal });
   }
-  const made = applyAll(job, request.commands);
-  return made.ok ? made : refused({ code: "edit-refused", ...made.refusal });
+  const read = readJob(request.document);
+  if (!read.ok) return refused({ code: "document-refused", troubles: read.refusal });
+  const kept = textToKeep(read.value);
+  return kept.ok ? kept : refused({ code: "document-refused", troubles: [kept.refusal] });
 }
 
 export const binJob = (db: Database, id: string): Promise<boolean> => db.transact((transaction) => setBinned(db, id, now(), transaction));

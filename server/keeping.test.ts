@@ -104,9 +104,9 @@ describe("photos", () => {
     const stored = await findJob(db, id);
     const again = stored && (await importJob(db, await packJob(db, stored)));
     if (!again?.ok) throw new Error("not taken in");
-    const [photo] = again.value.job.attachments;
+    const [photo] = again.value.stored.job.attachments;
     expect(photo).toMatchObject({ name: "back of the bar.png", device: "bar", bytes: PNG.length });
-    expect(photo && (await findPhoto(db, again.value.id, photo.id))?.bytes).toEqual(PNG);
+    expect(photo && (await findPhoto(db, again.value.stored.id, photo.id))?.bytes).toEqual(PNG);
     const copy = await copyJob(db, id, "Loft, second room");
     expect(copy?.job).toMatchObject({ name: "Loft, second room", visitOn: null });
     expect(copy?.job.attachments).toHaveLength(1);
@@ -145,7 +145,7 @@ describe("a stored document that no longer reads", () => {
     expect((await docketPage(db, everything)).jobs).toMatchObject([{ name: "Flat 4B", summary: null }]);
     const found = await damagedJob(db, id);
     expect(found?.text).toBe('{"format":"octachord-job","version":1,');
-    expect(found?.saved).toMatchObject({ from: "log" });
+    expect(found?.saved).toMatchObject({ from: { kind: "log" } });
     expect(found?.saved?.job.devices.find((device) => device.id === "bar")?.name).toBe("Short bar");
   });
 
@@ -184,7 +184,7 @@ test("a device of one's own is corrected in its place", async () => {
   const kept = await keepOwnDevice(db, bar);
   if (!kept.ok) throw new Error("refused");
   expect(await changeOwnDevice(db, kept.value.id, { ...bar, name: "Longer bar" })).toMatchObject({ ok: true });
-  expect((await ownDevices(db)).map(({ device }) => device.name)).toEqual(["Longer bar"]);
+  expect((await ownDevices(db)).own.map(({ device }) => device.name)).toEqual(["Longer bar"]);
   expect(await changeOwnDevice(db, "00000000-0000-4000-8000-000000000000", bar)).toBeNull();
 });
 

@@ -1,16 +1,25 @@
 import { QueryTypes } from "sequelize";
 import { z } from "zod";
-import { applyAll, Command, readJob, readJobText, salvageJob, type Job, type JobTrouble } from "@/core/job";
+import { applyAll, Command, readJob, readJobText, salvageJob, textToKeep, type Job, type JobTrouble } from "@/core/job";
+import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
-import { documentText } from "./job-repository";
+import { documentText, type StoredJob } from "./job-repository";
+import { createWithPhotos, photosOf } from "./new-job";
 
 /** A stored document that no longer reads, and what can be saved of it. */
 export interface DamagedJob {
   readonly id: string;
   readonly text: string;
   readonly troubles: readonly JobTrouble[];
-  /** The job as its log of edits tells it, or what of the document still reads; null where neither gives one. */
-  readonly saved: { readonly job: Job; readonly from: "log" | "document"; readonly leftOut: readonly string[] } | null;
+  readonly saved: SavedJob | null;
+}
+
+/** A sound job made of a damaged one. */
+export interface SavedJob {
+  readonly job: Job;
+  /** By its log of edits, whole or up to a revision, or from what of the document still reads. */
+  readonly from: { readonly kind: "log" } | { readonly kind: "log-until"; readonly revision: number } | { readonly kind: "document" };
+  readonly leftOut: readonly string[];
 }
 
 /** Looks at a stored document that may be damaged; null where there is no such job or its document is sound. */
@@ -22,12 +31,30 @@ export async function damagedJob(db: Database, id: string): Promise<DamagedJob |
   return { id, text, troubles: read.refusal, saved: await savedOf(db, id, text) };
 }
 
-async function savedOf(db: Database, id: string, text: string): Promise<DamagedJob["saved"]> {
-  const fromLog = await jobFromLog(db, id);
-  if (fromLog) return { job: fromLog, from: "log", leftOut: [] };
+export type SalvageRefusal = { readonly code: "no-such-job" } | { readonly code: "nothing-to-save" };
+
+/** Makes a new job of what can be saved of a damaged one, its photos with it; the damaged one stays as it is. */
+export async function salvageStored(db: Database, id: string): Promise<Outcome<StoredJob, SalvageRefusal>> {
+  const damaged = await damagedJob(db, id);
+  if (!damaged) return refused({ code: "no-such-job" });
+  if (!damaged.saved) return refused({ code: "nothing-to-save" });
+  return done((await createWithPhotos(db, damaged.saved.job, "import", photosOf(db, id))).stored);
+}
+
+/** The log where all of it reads and leaves a sound job, else what the document gives, else the log as far as it reads. */
+async function savedOf(db: Database, id: string, text: string): Promise<SavedJob | null> {
+  const log = await jobFromLog(db, id);
+  if (log?.isWhole && textToKeep(log.job).ok) return { job: log.job, from: { kind: "log" }, leftOut: [] };
+  const fromDocument = salvageJob(parsed(text));
+  if (fromDocument.ok) return { ...fromDocument.value, from: { kind: "document" } };
+  if (!log) return null;
+  const fromLog = salvageJob(log.job);
+  return fromLog.ok ? { ...fromLog.value, from: { kind: "log-until", revision: log.revision } } : null;
+}
+
+function parsed(text: string): unknown {
   try {
-    const salvaged = salvageJob(JSON.parse(text));
-    return salvaged.ok ? { ...salvaged.value, from: "document" } : null;
+    return JSON.parse(text);
   } catch {
     return null;
   }
@@ -38,28 +65,35 @@ const Event = z.union([
   z.object({ kind: z.literal("commands"), commands: z.array(Command) }),
 ]);
 
-/** The job as every save that was ever taken in makes it; null where the log has a gap or no longer reads. */
-async function jobFromLog(db: Database, id: string): Promise<Job | null> {
+interface FromLog {
+  readonly job: Job;
+  readonly revision: number;
+  /** Every save that was taken in still reads. */
+  readonly isWhole: boolean;
+}
+
+/** The job as the saves that were taken in make it, up to the first that no longer reads; null where not even the first does. */
+async function jobFromLog(db: Database, id: string): Promise<FromLog | null> {
   const rows = await db.sequelize.query<{ revision: number; event: string }>(
     "SELECT revision, event FROM job_events WHERE job_id = :id ORDER BY revision",
     { type: QueryTypes.SELECT, replacements: { id } },
   );
-  let job: Job | null = null;
+  let last = null as FromLog | null;
   for (const [index, row] of rows.entries()) {
-    const event = Event.safeParse(JSON.parse(row.event));
-    if (!event.success || row.revision !== index + 1) return null;
-    job = "document" in event.data ? documentOf(event.data.document) : job && madeOn(job, event.data.commands);
-    if (!job) return null;
+    const event = Event.safeParse(parsed(row.event));
+    const job: Job | null = event.success && row.revision === index + 1 ? jobAfter(last?.job ?? null, event.data) : null;
+    if (!job) return last && { ...last, isWhole: false };
+    last = { job, revision: row.revision, isWhole: true };
   }
-  return job;
+  return last;
 }
 
-const documentOf = (raw: unknown): Job | null => {
-  const read = readJob(raw);
-  return read.ok ? read.value : null;
-};
-
-function madeOn(job: Job, commands: readonly Command[]): Job | null {
-  const made = applyAll(job, commands);
-  return made.ok ? made.value : null;
+/** The job after an entry of the log; null where the entry cannot be made. What the documents break is judged at the end. */
+function jobAfter(job: Job | null, event: z.infer<typeof Event>): Job | null {
+  if ("document" in event) {
+    const read = readJob(event.document);
+    return read.ok ? read.value : null;
+  }
+  const made = job && applyAll(job, event.commands);
+  return made?.ok ? made.value : null;
 }

@@ -178,14 +178,14 @@ describe("the shelf of one's own devices", () => {
     await keepOwnDevice(db, bar);
     await keepOwnDevice(db, { ...bar, name: "A short bar" });
     const again = await openDatabase(folder);
-    expect((await ownDevices(again)).map(({ device }) => device.name)).toEqual(["A short bar", "Long bar"]);
+    expect((await ownDevices(again)).own.map(({ device }) => device.name)).toEqual(["A short bar", "Long bar"]);
     await again.close();
   });
 
   test("refuses one whose parts do not hold together, and says where", async () => {
     const broken = { ...bar, presents: [{ rule: "decoders" as const, ports: ["nowhere"], when: [] }] };
     expect(await keepOwnDevice(db, broken)).toMatchObject({ ok: false, refusal: { code: "unknown-terminal", terminal: "nowhere" } });
-    expect(await ownDevices(db)).toEqual([]);
+    expect(await ownDevices(db)).toEqual({ own: [], damaged: [] });
   });
 
   test("takes one off again, once", async () => {

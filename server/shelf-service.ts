@@ -3,6 +3,7 @@ import { Device } from "@/core/device";
 import { breachesOf, emptyJob, readShelfFile, type Breach, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
+import { readStored, type DamagedRow } from "./stored";
 
 /** A device of one's own, kept for other jobs. */
 export interface OwnDevice {
@@ -10,10 +11,22 @@ export interface OwnDevice {
   readonly device: Device;
 }
 
-/** Every device of one's own, by name. */
-export async function ownDevices(db: Database): Promise<readonly OwnDevice[]> {
+/** Every device of one's own, by name; those whose row no longer reads stand apart. */
+export interface OwnDevices {
+  readonly own: readonly OwnDevice[];
+  readonly damaged: readonly DamagedRow[];
+}
+
+export async function ownDevices(db: Database): Promise<OwnDevices> {
   const rows = await db.models.shelfDevices.findAll({ order: [["name", "ASC"]] });
-  return rows.map(({ id, device }) => ({ id, device: Device.parse(JSON.parse(device)) }));
+  const own: OwnDevice[] = [];
+  const damaged: DamagedRow[] = [];
+  for (const { id, device } of rows) {
+    const read = readStored(Device, device);
+    if (read.sound) own.push({ id, device: read.value });
+    else damaged.push({ id, text: device });
+  }
+  return { own, damaged };
 }
 
 /** Keeps a device on the shelf; one whose parts do not hold together is refused with the first breach. */

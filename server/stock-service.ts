@@ -1,16 +1,33 @@
 import { randomUUID } from "node:crypto";
 import { Op, type Transaction } from "sequelize";
-import { applyCommand, type Command, type Job, type SingleCommand } from "@/core/job";
+import { z } from "zod";
+import { editToKeep, readJobText, type Command, type Job, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
-import { reserve, StockFields, vanNeeds, type Reservation, type StockItem, type VanNeed } from "@/core/stock";
+import { reserve, StockFields, VanNeed, vanNeeds, type Reservation, type StockItem } from "@/core/stock";
 import type { Database } from "./database";
-import { appendEvent, findJob, updateJob } from "./job-repository";
+import { appendEvent, documentText, findJob, updateJob } from "./job-repository";
+import type { JobRow } from "./models/models";
+import { readStored, type DamagedRow } from "./stored";
 
-/** The van's list in the order it was written. */
-export async function stockItems(db: Database, transaction?: Transaction): Promise<readonly StockItem[]> {
+/** The van's list in the order it was written; lines that no longer read stand apart. */
+export async function stockLines(
+  db: Database,
+  transaction?: Transaction,
+): Promise<{ readonly items: readonly StockItem[]; readonly damaged: readonly DamagedRow[] }> {
   const rows = await db.models.stockItems.findAll({ order: [["createdAt", "ASC"]], ...(transaction ? { transaction } : {}) });
-  return rows.map(({ id, fields }) => ({ id, ...StockFields.parse(JSON.parse(fields)) }));
+  const items: StockItem[] = [];
+  const damaged: DamagedRow[] = [];
+  for (const { id, fields } of rows) {
+    const read = readStored(StockFields, fields);
+    if (read.sound) items.push({ id, ...read.value });
+    else damaged.push({ id, text: fields });
+  }
+  return { items, damaged };
 }
+
+/** The lines of the van's list that read. */
+export const stockItems = async (db: Database, transaction?: Transaction): Promise<readonly StockItem[]> =>
+  (await stockLines(db, transaction)).items;
 
 export async function addStock(db: Database, fields: StockFields): Promise<StockItem> {
   const id = randomUUID();
@@ -51,10 +68,17 @@ export async function jobParts(db: Database, transaction?: Transaction): Promise
     ],
     ...(transaction ? { transaction } : {}),
   });
-  // The column is written from `vanNeeds` alone, so what it holds is such a list.
-  const needs = rows.map((row) => JSON.parse(row.needs ?? "[]") as VanNeed[]);
+  const needs = await Promise.all(rows.map((row) => needsOf(db, row)));
   const reservations = reserve(await stockItems(db, transaction), needs);
   return rows.map(({ id, name, visitOn }, index) => ({ id, name, visitOn, ...(reservations[index] ?? { reserved: [], missing: [] }) }));
+}
+
+/** What a job wants from the van, as the docket keeps it; where that no longer reads, from its document; of one that does not read either, nothing. */
+async function needsOf(db: Database, { id, needs }: Pick<JobRow, "id" | "needs">): Promise<readonly VanNeed[]> {
+  const read = readStored(z.array(VanNeed), needs ?? "[]");
+  if (read.sound) return read.value;
+  const job = readJobText((await documentText(db, id)) ?? "");
+  return job.ok ? vanNeeds(job.value) : [];
 }
 
 /** How many parts each job wants that the van does not have. */
@@ -85,10 +109,10 @@ export async function fitParts(
         );
     }
     const command = fittedCommand(current.job);
-    const applied = applyCommand(current.job, command);
+    const applied = editToKeep(current.job, [command]);
     if (!applied.ok) throw new Error(`parts of ${id} could not be marked as fitted: ${JSON.stringify(applied.refusal)}`);
     const [revision, at] = [current.revision + 1, new Date().toISOString()];
-    await updateJob(db, { id, job: applied.value.job, revision, at }, transaction);
+    await updateJob(db, { id, ...applied.value, revision, at }, transaction);
     await appendEvent(db, { jobId: id, revision, saveId: randomUUID(), at, event: { kind: "commands", commands: [command] } }, transaction);
     return done({ revision, fitted: parts.reserved.length });
   });

@@ -1,24 +1,23 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
-import {
-  emptyJob,
-  MAX_ATTACHMENT_BYTES,
-  MAX_JOB_BYTES,
-  readJobText,
-  type Attachment,
-  type Command,
-  type Job,
-  type JobTrouble,
-} from "@/core/job";
+import { strFromU8, strToU8, zipSync } from "fflate";
+import { emptyJob, MAX_JOB_BYTES, MAX_PACKED_BYTES, readJobText, type Attachment, type Job, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { readZip, type ZipBudget, type ZipRefusal } from "@/core/zip";
 import { jobFromTemplate } from "@/core/template";
-import { findPhoto, keepPhoto } from "./attachment-store";
+import { findPhoto } from "./attachment-store";
 import type { Database } from "./database";
 import { findJob, type StoredJob } from "./job-repository";
-import { createJob, saveJob } from "./job-service";
+import { createJob } from "./job-service";
+import { createWithPhotos, photosOf, type NewJob } from "./new-job";
 
 const DOCUMENT = "job.octachord.json";
 const photoName = ({ id, type }: Attachment) => `photos/${id}.${type.slice("image/".length)}`;
-const MOST_PHOTOS = 100;
+/** A document and a hundred photos. */
+const BUDGET: ZipBudget = { files: 200, bytes: MAX_PACKED_BYTES };
+const isPart = (name: string): boolean => name === DOCUMENT || name.startsWith("photos/");
+
+/** Why a file was not taken in. */
+export type ImportRefusal =
+  { readonly why: "zip"; readonly zip: ZipRefusal } | { readonly why: "document"; readonly troubles: readonly JobTrouble[] };
 
 /** The document and its photos as one zip. */
 export async function packJob(db: Database, { id, job }: StoredJob): Promise<Uint8Array> {
@@ -33,28 +32,18 @@ export async function packJob(db: Database, { id, job }: StoredJob): Promise<Uin
 export const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
 
 /** Takes in a job file, or a zip of one with its photos. It always makes a new job. */
-export async function importJob(db: Database, bytes: Uint8Array): Promise<Outcome<StoredJob, readonly JobTrouble[]>> {
-  const files = isZip(bytes) ? unpack(bytes) : { [DOCUMENT]: bytes };
-  const text = files?.[DOCUMENT];
-  if (!files || !text) return refused([{ code: "not-a-job" }]);
+export async function importJob(db: Database, bytes: Uint8Array): Promise<Outcome<NewJob, ImportRefusal>> {
+  const files = isZip(bytes) ? readZip(bytes, BUDGET, isPart) : done(new Map([[DOCUMENT, bytes]]));
+  if (!files.ok) return refused({ why: "zip", zip: files.refusal });
+  const text = files.value.get(DOCUMENT);
+  if (!text) return refused({ why: "document", troubles: [{ code: "not-a-job" }] });
+  if (text.length > MAX_JOB_BYTES)
+    return refused({ why: "document", troubles: [{ code: "too-large", bytes: text.length, limit: MAX_JOB_BYTES }] });
   const read = readJobText(strFromU8(text));
-  if (!read.ok) return read;
-  return done(await createWithPhotos(db, read.value, "import", (attachment) => Promise.resolve(files[photoName(attachment)] ?? null)));
-}
-
-/** Only what a packed job holds, each within its limit; null where the zip does not open. */
-function unpack(bytes: Uint8Array): Record<string, Uint8Array> | null {
-  try {
-    let photos = 0;
-    return unzipSync(bytes, {
-      filter: ({ name, originalSize }) =>
-        name === DOCUMENT
-          ? originalSize <= MAX_JOB_BYTES
-          : name.startsWith("photos/") && originalSize <= MAX_ATTACHMENT_BYTES && (photos += 1) <= MOST_PHOTOS,
-    });
-  } catch {
-    return null;
-  }
+  if (!read.ok) return refused({ why: "document", troubles: read.refusal });
+  return done(
+    await createWithPhotos(db, read.value, "import", (attachment) => Promise.resolve(files.value.get(photoName(attachment)) ?? null)),
+  );
 }
 
 /** A copy of a job under another name, its photos with it; null where there is no such job. */
@@ -62,30 +51,11 @@ export async function copyJob(db: Database, id: string, name: string): Promise<S
   const original = await findJob(db, id);
   if (!original) return null;
   const copy: Job = { ...original.job, name, phase: "survey", visitOn: null };
-  return createWithPhotos(db, copy, "copy", async (attachment) => (await findPhoto(db, id, attachment.id))?.bytes ?? null);
+  return (await createWithPhotos(db, copy, "copy", photosOf(db, id))).stored;
 }
 
 /** A new job with nothing in it, or from a template; null where there is no such template. */
 export async function startJob(db: Database, name: string, template: string | null): Promise<StoredJob | null> {
   const job = template === null ? emptyJob(name) : jobFromTemplate(template, name);
   return job && createJob(db, job, "new");
-}
-
-/** Photos get names of their own in the new job; one whose bytes are not there, or are no photo, is left out of the document. */
-async function createWithPhotos(
-  db: Database,
-  job: Job,
-  origin: "import" | "copy",
-  bytesOf: (attachment: Attachment) => Promise<Uint8Array | null>,
-): Promise<StoredJob> {
-  const created = await createJob(db, { ...job, attachments: [] }, origin);
-  const commands: Command[] = [];
-  for (const attachment of job.attachments) {
-    const bytes = await bytesOf(attachment);
-    const photo = bytes && (await keepPhoto(db, created.id, { ...attachment, bytes }));
-    if (photo?.ok) commands.push({ kind: "attach", attachment: photo.value, at: null });
-  }
-  if (commands.length === 0) return created;
-  const saved = await saveJob(db, created.id, { revision: created.revision, commands });
-  return saved.ok ? saved.value : created;
 }

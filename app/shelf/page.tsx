@@ -6,5 +6,5 @@ export const metadata = { title: pagesWords.shelfTitle };
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  return <ShelfPlace own={await ownDevices(await database())} />;
+  return <ShelfPlace {...await ownDevices(await database())} />;
 }

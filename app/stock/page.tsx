@@ -1,4 +1,4 @@
-import { database, jobParts, stockItems } from "@/server";
+import { database, jobParts, stockLines } from "@/server";
 import { StockPlace } from "@/ui/stock";
 import { pagesWords } from "@/ui/words";
 
@@ -7,5 +7,5 @@ export const dynamic = "force-dynamic";
 
 export default async function Page() {
   const db = await database();
-  return <StockPlace items={await stockItems(db)} jobs={await jobParts(db)} />;
+  return <StockPlace {...await stockLines(db)} jobs={await jobParts(db)} />;
 }

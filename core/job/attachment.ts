@@ -34,3 +34,9 @@ export function attachmentTypeOf(bytes: Uint8Array): AttachmentType | null {
   if (startsWith(bytes, [0x52, 0x49, 0x46, 0x46]) && startsWith(bytes, [0x57, 0x45, 0x42, 0x50], 8)) return "image/webp";
   return null;
 }
+
+/** Whether bytes are a picture in the format of many telephones, which browsers do not show. Source: ISO/IEC 23008-12 §10 (brands). */
+export const isHeic = (bytes: Uint8Array): boolean =>
+  bytes[0] === 0 &&
+  startsWith(bytes, [0x66, 0x74, 0x79, 0x70], 4) &&
+  ["heic", "heix", "hevc", "heim", "mif1", "msf1"].includes(String.fromCharCode(...bytes.subarray(8, 12)));

@@ -1,6 +1,6 @@
 export { applyAll, applyCommand } from "./apply-command";
 export type { Applied } from "./applied";
-export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
+export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";
 export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
 export { Command, stepsOf, type SingleCommand } from "./command";
@@ -20,11 +20,13 @@ export {
   type Snapshot,
 } from "./job";
 export { addDevice } from "./as-added";
+export { withoutPlace } from "./photo-place";
 export { freeJoins, plugMoves, reaches, type FreeJoin, type PlugMove } from "./moves";
 export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace, MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";
 export type { Refusal } from "./refusal";
 export { salvageJob, type Salvaged } from "./salvage";
+export { editSoundly, editToKeep, textToKeep, type EditRefusal } from "./sound-edit";
 export { readShelfFile, SHELF_FORMAT, writeShelfFile } from "./shelf-file";
 export { typedWords } from "./typed-words";
 export { runBetween, whyNotLay } from "./run";

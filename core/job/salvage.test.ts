@@ -7,13 +7,33 @@ describe("saving what reads of a broken document", () => {
   test("leaves out the one device that is broken and the cables in it, and names the places", () => {
     const job = structuredClone(demoJob("sail-loft")) as unknown as { devices: Record<string, unknown>[] };
     const at = job.devices.findIndex(({ id }) => id === "console");
-    job.devices[at] = { ...job.devices[at], role: "toaster" };
+    job.devices[at] = { ...job.devices[at], archetype: null, role: "toaster" };
     const saved = salvageJob(job);
     if (!saved.ok) throw new Error("not saved");
     expect(saved.value.job.devices.map(({ id }) => id)).not.toContain("console");
     expect(saved.value.job.cables.every(({ from, to }) => from.device !== "console" && to.device !== "console")).toBe(true);
-    expect(saved.value.leftOut[0]).toBe(`devices[${at}]`);
+    expect(saved.value.leftOut).toContain(`devices[${at}]`);
     expect(JSON.stringify(job.devices[at])).toContain("toaster");
+  });
+
+  test("a field alone is left out where that is enough, and lists that are too long lose their end", () => {
+    const job = demoJob("sail-loft");
+    const photo = (index: number) => ({
+      id: `00000000-0000-4000-8000-${String(index).padStart(12, "0")}`,
+      name: "back",
+      type: "image/jpeg" as const,
+      bytes: 10,
+      device: null,
+    });
+    const saved = salvageJob({
+      ...job,
+      brief: { ...job.brief, soundSystem: "nobody" },
+      attachments: Array.from({ length: 101 }, (_, index) => photo(index)),
+    });
+    if (!saved.ok) throw new Error("not saved");
+    expect(saved.value.leftOut.toSorted()).toEqual(["attachments[100]", "brief.soundSystem"]);
+    expect(saved.value.job).toEqual({ ...job, brief: { ...job.brief, soundSystem: null }, attachments: saved.value.job.attachments });
+    expect(saved.value.job.attachments).toHaveLength(100);
   });
 
   test("whatever single value of a document is spoiled, what comes out is sound or it is refused", () => {

@@ -2,10 +2,13 @@ import { z } from "zod";
 import { CABLE_CLASS_IDS } from "@/core/facts";
 import type { Job } from "@/core/job";
 
+const CableInVan = z.strictObject({ kind: z.literal("cable"), class: z.enum(CABLE_CLASS_IDS), lengthM: z.number().positive().max(1000) });
+const DeviceInVan = z.strictObject({ kind: z.literal("device"), archetype: z.string().min(1).max(64) });
+
 /** What lies in the van: a cable of a class and length, a box or device of the shelf, or anything else by its name. */
 export const StockWhat = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("cable"), class: z.enum(CABLE_CLASS_IDS), lengthM: z.number().positive().max(1000) }),
-  z.strictObject({ kind: z.literal("device"), archetype: z.string().min(1).max(64) }),
+  CableInVan,
+  DeviceInVan,
   z.strictObject({ kind: z.literal("spare"), name: z.string().trim().min(1).max(120) }),
 ]);
 export type StockWhat = z.infer<typeof StockWhat>;
@@ -22,12 +25,12 @@ export const StockFields = z.strictObject({
 export type StockFields = z.infer<typeof StockFields>;
 export type StockItem = StockFields & { readonly id: string };
 
-/** A part that a job takes from the van. */
-export interface VanNeed {
-  readonly what: Exclude<StockWhat, { kind: "spare" }>;
-  /** The cable or device of the job that it is for. */
-  readonly part: { readonly kind: "cable" | "device"; readonly id: string };
-}
+/** A part that a job takes from the van, and the cable or device of the job that it is for. */
+export const VanNeed = z.strictObject({
+  what: z.discriminatedUnion("kind", [CableInVan, DeviceInVan]),
+  part: z.strictObject({ kind: z.enum(["cable", "device"]), id: z.string() }),
+});
+export type VanNeed = Readonly<z.infer<typeof VanNeed>>;
 
 /** Every part of a job that its plan takes from the van. A device without an archetype cannot be told from another and is left out. */
 export const vanNeeds = (job: Job): readonly VanNeed[] => [

@@ -37,6 +37,9 @@ export function listed(parts: readonly string[]): string {
   return `${parts.slice(0, -1).join(", ")} and ${parts.at(-1) ?? ""}`;
 }
 
+/** "8.0 MB", of 2^20 bytes each. */
+export const formatMegabytes = (bytes: number): string => `${(bytes / 1_048_576).toFixed(1)}\u2009MB`;
+
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
 /** "Ultra High Speed HDMI". */

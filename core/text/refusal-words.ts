@@ -1,10 +1,12 @@
 import { cableClassFact, connectorName, settingFact } from "@/core/facts";
-import type { Breach, Job, JobTrouble, Refusal } from "@/core/job";
+import type { Breach, EditRefusal, Job, JobTrouble, Refusal } from "@/core/job";
 import { cableName, deviceName, listed, roomName, socketName, upperFirst } from "./names";
 
 /** Why an edit was not made, in one sentence. */
-export function refusalSentence(job: Job, refusal: Refusal): string {
+export function refusalSentence(job: Job, refusal: EditRefusal): string {
   switch (refusal.code) {
+    case "breaks-document":
+      return `The job would not open again after this: ${troubleSentence(refusal.trouble)}`;
     case "no-such-device":
       return `There is no device “${refusal.device}” in this job.`;
     case "no-such-port":

@@ -1,6 +1,6 @@
 import { createStore } from "zustand/vanilla";
 import { solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
-import { applyCommand, type Command, type Job } from "@/core/job";
+import { applyCommand, editSoundly, type Command, type Job } from "@/core/job";
 import { movedRows, type MovedRows } from "@/core/plan";
 import { commandWords, refusalSentence, upperFirst } from "@/core/text";
 import { jobWords } from "@/ui/words";
@@ -105,7 +105,7 @@ function change(
   history: (inverse: Command) => Pick<JobState, "done" | "undone">,
 ): boolean {
   const { job, board, solved, unsaved, save } = store.getState();
-  const applied = applyCommand(job, command);
+  const applied = editSoundly(job, command);
   if (!applied.ok) {
     store.setState({ notice: refusalSentence(job, applied.refusal) });
     return false;
@@ -138,7 +138,7 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
   const conflicts: Conflict[] = [];
   let before = base;
   for (const command of unsaved) {
-    const applied = applyCommand(job, command);
+    const applied = editSoundly(job, command);
     if (!applied.ok) {
       lost.push(`${commandWords(job, command)} (${refusalSentence(job, applied.refusal)})`);
       continue;

@@ -5,6 +5,7 @@ export { KeptText } from "./kept-text";
 export { LinkCord } from "./link-cord";
 export { LegendButton } from "./legend-button";
 export { cordOf, type Cord, type CordStop } from "./cord-model";
+export { DamagedRows } from "./damaged-rows";
 export { EmptyPlace } from "./empty-place";
 export { CordThumbnail } from "./cord-thumbnail";
 export { passedDevices, scoreColumns, stopsOf, type ScoreColumn } from "./score-columns";

@@ -18,7 +18,7 @@ import { writeShelfFile } from "@/core/job";
 import type { Outcome } from "@/core/outcome";
 import { differenceWords } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
-import { saveFile, SocketShape } from "@/ui/kit";
+import { DamagedRows, saveFile, SocketShape } from "@/ui/kit";
 import { changeOnShelf, dropFromShelf, importShelf, keepOnShelf, type OwnDevice } from "./own-devices";
 import { PartsForm } from "./parts-form";
 import styles from "./shelf.module.css";
@@ -34,7 +34,12 @@ const LANES = [
 ] as const;
 
 /** Everything that can be put into a job: one's own devices first, then what ships. */
-export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
+interface ShelfPlaceProps {
+  own: readonly OwnDevice[];
+  damaged: readonly { readonly id: string; readonly text: string }[];
+}
+
+export function ShelfPlace({ own, damaged }: ShelfPlaceProps) {
   const router = useRouter();
   const [making, setMaking] = useState(false);
   const [editing, setEditing] = useState<OwnDevice | null>(null);
@@ -86,6 +91,7 @@ export function ShelfPlace({ own }: { own: readonly OwnDevice[] }) {
         {making ? <PartsForm onKeep={(parts) => void keep(parts)} onCancel={() => setMaking(false)} /> : null}
         <section aria-label={shelfWords.yourOwn}>
           <h2>{shelfWords.yourOwn}</h2>
+          <DamagedRows rows={damaged} onDrop={(id) => void dropFromShelf(id).then((outcome) => after(outcome))} />
           {own.length === 0 ? (
             <p className={styles.quiet}>{shelfWords.noneYet}</p>
           ) : (

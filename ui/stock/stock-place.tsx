@@ -9,7 +9,7 @@ import type { Outcome } from "@/core/outcome";
 import { freeCounts, type Reservation, type StockFields, type StockItem } from "@/core/stock";
 import { stockName } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
-import { EmptyPlace } from "@/ui/kit";
+import { DamagedRows, EmptyPlace } from "@/ui/kit";
 import { usePreferences } from "@/ui/preferences";
 import { NewStockForm } from "./new-stock-form";
 import { addStock, changeStock, dropStock, fitParts } from "./requests";
@@ -23,7 +23,13 @@ interface JobParts extends Reservation {
 }
 
 /** What lies in the van: counts, what is set aside for which job, and what to restock. */
-export function StockPlace({ items, jobs }: { items: readonly StockItem[]; jobs: readonly JobParts[] }) {
+interface StockPlaceProps {
+  items: readonly StockItem[];
+  damaged: readonly { readonly id: string; readonly text: string }[];
+  jobs: readonly JobParts[];
+}
+
+export function StockPlace({ items, damaged, jobs }: StockPlaceProps) {
   const router = useRouter();
   const [adding, setAdding] = useState(false);
   const [notice, setNotice] = useState<string | null>(null);
@@ -53,6 +59,7 @@ export function StockPlace({ items, jobs }: { items: readonly StockItem[]; jobs:
         <div className={styles.columns}>
           <section aria-label={stockWords.inTheVan}>
             <h2>{stockWords.inTheVan}</h2>
+            <DamagedRows rows={damaged} onDrop={(id) => void dropStock(id).then((outcome) => after(outcome))} />
             {items.length ? (
               <table className={styles.list}>
                 <thead>

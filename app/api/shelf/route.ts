@@ -5,7 +5,7 @@ import { notTogether } from "./not-together";
 
 export const GET = answer(async () => {
   const archetypes = SHELF.map(({ archetype, name, role, summary }) => ({ archetype, name, role, summary }));
-  return Response.json({ archetypes, own: await ownDevices(await database()) });
+  return Response.json({ archetypes, ...(await ownDevices(await database())) });
 });
 
 export const POST = answer(async (request) => {

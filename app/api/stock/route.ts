@@ -1,11 +1,11 @@
 import { StockFields } from "@/core/stock";
-import { addStock, database, jobParts, stockItems } from "@/server";
+import { addStock, database, jobParts, stockLines } from "@/server";
 import { answer, bodyAs } from "../answer";
 
 /** The van's list, and what of it is set aside for which job. */
 export const GET = answer(async () => {
   const db = await database();
-  return Response.json({ items: await stockItems(db), jobs: await jobParts(db) });
+  return Response.json({ ...(await stockLines(db)), jobs: await jobParts(db) });
 });
 
 export const POST = answer(async (request) => {

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { cache, type ReactNode } from "react";
 import { troubleSentence } from "@/core/text";
-import { DamagedDocument, damagedJob, database, findJob, type DamagedJob } from "@/server";
+import { DamagedDocument, damagedJob, database, findJob, type DamagedJob, type SavedJob } from "@/server";
 import { DamagedPlace } from "@/ui/docket";
 import { JobFrame, JobProvider } from "@/ui/job";
 import { pagesWords } from "@/ui/words";
@@ -37,10 +37,21 @@ export default async function JobLayout({ params, children }: Props & { children
   );
 }
 
+function savedWords(from: SavedJob["from"]): string {
+  switch (from.kind) {
+    case "log":
+      return pagesWords.savedFromLog;
+    case "log-until":
+      return pagesWords.savedFromLogUntil(from.revision);
+    case "document":
+      return pagesWords.savedFromParts;
+  }
+}
+
 const damagedProps = ({ id, troubles, saved, text }: DamagedJob) => ({
   id,
   text,
   troubles: troubles.map(troubleSentence),
-  saved: saved && (saved.from === "log" ? pagesWords.savedFromLog : pagesWords.savedFromParts),
+  saved: saved && savedWords(saved.from),
   leftOut: saved?.leftOut ?? [],
 });

@@ -64,7 +64,7 @@ export const controlWords = {
   speaksOf: (device: string) => `Edition of CEC that ${device} speaks`,
   wakes: "On after",
   wakesOf: (device: string) => `Seconds until ${device} is on`,
-  asItsKind: "as its kind",
+  asItsKind: "usual",
   secondsUnit: "s",
   infrared: "Infrared switches it",
   infraredOf: (device: string) => `How infrared switches ${device}`,

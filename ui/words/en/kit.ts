@@ -1,6 +1,9 @@
 /** Words of pieces that several places share. */
 export const kitWords = {
   serverAway: "The server does not answer. Nothing was changed; try again when it does.",
+  damagedRows: (rows: number) => (rows === 1 ? "1 damaged entry" : `${rows} damaged entries`),
+  damagedRowsWords: "This no longer reads; everything else is there. Write it anew and take it off the list.",
+  takeOffTheList: "Take off the list",
   lossless: "lossless",
   lossyNative: "lossy, as the maker coded it",
   codedAgain: "coded again on the way: a second lossy generation, notched where it was done",

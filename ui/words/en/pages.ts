@@ -6,6 +6,8 @@ export const pagesWords = {
   damagedJob: "Damaged job",
   noSuchJob: "No such job",
   savedFromLog: "The log of its edits gives the job as it was last saved.",
+  savedFromLogUntil: (revision: number) =>
+    `The log of its edits reads up to revision ${revision} and gives the job as it was then; what was edited after that is lost.`,
   savedFromParts: "The parts of the document that read give a job with less in it.",
   titleTemplate: "%s · Octachord",
   description: "What really reaches the speakers, why not more, and what to do about it.",

@@ -3,12 +3,13 @@ import { database, findJob, packJob } from "@/server";
 import { answer } from "../../../answer";
 import { noSuchJob } from "../../../problem";
 
-/** The job file; with `?photos=1` a zip of it and its photos. */
+/** The job with its photos as a zip, and without photos, or with `?photos=0`, the job file alone. */
 export const GET = answer<{ id: string }>(async (request, { id }) => {
   const db = await database();
   const found = await findJob(db, id);
   if (!found) return noSuchJob();
-  if (new URL(request.url).searchParams.get("photos") === "1")
+  const wish = new URL(request.url).searchParams.get("photos");
+  if (wish === "1" || (wish !== "0" && found.job.attachments.length > 0))
     return new Response(Buffer.from(await packJob(db, found)), {
       headers: {
         "Content-Type": "application/zip",

@@ -29,6 +29,13 @@ function refusal(why: AttachmentRefusal): Response {
         title: "Not a photo",
         detail: "These bytes are no JPEG, PNG or WebP picture, whatever the file is called.",
       });
+    case "heic":
+      return problem({
+        status: 415,
+        title: "Not shown by browsers",
+        detail:
+          "This is a HEIC picture, which browsers do not show. Set the telephone’s camera to JPEG, or send the photo as JPEG, and add it again.",
+      });
     case "photo-too-large":
       return problem({
         status: 413,

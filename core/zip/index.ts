@@ -1,0 +1,1 @@
+export { readZip, type ZipBudget, type ZipRefusal } from "./read-zip";
