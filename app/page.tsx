@@ -1,6 +1,6 @@
 import { PHASES } from "@/core/job";
 import { database, docketPage } from "@/server";
-import { DocketPlace } from "@/ui/docket";
+import { DocketPlace, keepingWarnings } from "@/ui/docket";
 import { pagesWords } from "@/ui/words";
 
 interface Props {
@@ -14,6 +14,7 @@ export default async function Page({ searchParams }: Props) {
   const q = typeof params.q === "string" ? params.q.slice(0, 200) : "";
   const phase = PHASES.find((name) => name === params.phase) ?? null;
   const bin = params.bin === "1";
-  const docket = await docketPage(await database(), { q, phase, bin, page: 1 });
-  return <DocketPlace docket={docket} q={q} phase={phase} bin={bin} />;
+  const db = await database();
+  const docket = await docketPage(db, { q, phase, bin, page: 1 });
+  return <DocketPlace docket={docket} q={q} phase={phase} bin={bin} warnings={keepingWarnings(db)} />;
 }

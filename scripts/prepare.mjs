@@ -1,6 +1,7 @@
 // What the start, demo and test scripts share. Plain Node: it must run before anything is installed.
 import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
+import { createServer } from "node:net";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -71,7 +72,7 @@ export function ensureDependencies() {
   writeFileSync(mark, lock);
 }
 
-const SOURCES = ["app", "core", "server", "ui", "workers", "next.config.ts", "proxy.ts", "package-lock.json", "tsconfig.json"];
+const SOURCES = ["app", "core", "server", "ui", "workers", "next.config.ts", "proxy.ts", "instrumentation.ts", "package-lock.json", "tsconfig.json"];
 
 function* filesOf(path) {
   if (!existsSync(path)) return;
@@ -98,11 +99,12 @@ export function ensureBuild() {
 
 /** Starts the server, waits until it answers, prints where, and ends with it. */
 export async function serve({ port, dataFolder }) {
-  const host = process.env.OCTACHORD_HOST ?? "127.0.0.1";
-  if (process.env.OCTACHORD_HOST && !process.env.OCTACHORD_PASSPHRASE) {
-    stop("OCTACHORD_HOST opens the server to others; set OCTACHORD_PASSPHRASE too, or leave OCTACHORD_HOST away.");
-  }
-  const env = { ...process.env, OCTACHORD_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: "1" };
+  // Set to nothing it counts as not set: no interface but this machine's own is opened by a mistake.
+  const host = process.env.OCTACHORD_HOST?.trim() || "127.0.0.1";
+  if (!LOOPBACK.has(host)) whyNotOpen(process.env.OCTACHORD_PASSPHRASE ?? "");
+  await ensureFreePort(port, host);
+  // The server closes its database itself when it is told to stop.
+  const env = { ...process.env, OCTACHORD_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: "1", NEXT_MANUAL_SIG_HANDLE: "true" };
   const next = join(root, "node_modules", "next", "dist", "bin", "next");
   const child = spawn(process.execPath, [next, "start", "-H", host, "-p", String(port)], {
     cwd: root,
@@ -121,7 +123,33 @@ export async function serve({ port, dataFolder }) {
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
   child.kill();
-  stop("the server did not answer within a minute; is the port free?");
+  stop("the server did not answer within a minute; the lines above say what it was doing.");
+}
+
+const LOOPBACK = new Set(["127.0.0.1", "localhost", "::1"]);
+const SHORTEST_PASSPHRASE = 10;
+
+/** A server that others reach wants a passphrase that is not guessed at once. */
+function whyNotOpen(passphrase) {
+  if (passphrase.replace(/\s/g, "").length >= SHORTEST_PASSPHRASE) return;
+  stop(
+    `OCTACHORD_HOST opens the server to others; set OCTACHORD_PASSPHRASE to at least ${SHORTEST_PASSPHRASE} characters that are not blanks, or leave OCTACHORD_HOST away.`,
+  );
+}
+
+/** Ends with a sentence where another program has the port. */
+function ensureFreePort(port, host) {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.once("error", (error) =>
+      stop(
+        error.code === "EADDRINUSE"
+          ? `port ${port} is in use by another program; stop that one, or set PORT to another number.`
+          : `port ${port} on ${host} cannot be opened: ${error.message}.`,
+      ),
+    );
+    probe.listen(port, host, () => probe.close(resolve));
+  });
 }
 
 export const portFromEnvironment = () => {

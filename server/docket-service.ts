@@ -2,7 +2,7 @@ import { z } from "zod";
 import { PHASES, readJobText } from "@/core/job";
 import { DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
-import { documentText, findDocketRows, PAGE_SIZE, summaryColumns, type JobQuery } from "./job-repository";
+import { documentText, findDocketRows, PAGE_SIZE, rowsOneByOne, summaryColumns, type JobQuery } from "./job-repository";
 import type { JobRow } from "./models/models";
 import { missingParts } from "./stock-service";
 import { readStored } from "./stored";
@@ -26,7 +26,16 @@ const Summary = z.looseObject({
 
 /** A page of the docket, each job with its worst arrival, what is due and what holds it up. */
 export async function docketPage(db: Database, query: JobQuery): Promise<DocketPage> {
-  const [{ rows, total }, missing] = await Promise.all([findDocketRows(db, query), missingParts(db)]);
+  const { rows, total } = await findDocketRows(db, query).catch(async (error: unknown) => {
+    // A damaged page costs what lies on it: without the order and the search, what is left is found row by row.
+    if (db.damage.length === 0) throw error;
+    const left = await rowsOneByOne(db, query);
+    return { rows: left.slice((query.page - 1) * PAGE_SIZE, query.page * PAGE_SIZE), total: left.length };
+  });
+  const missing = await missingParts(db).catch((error: unknown) => {
+    if (db.damage.length === 0) throw error;
+    return new Map<string, number>();
+  });
   const jobs = await Promise.all(
     rows.map(async (row): Promise<DocketLine> => {
       const { id, name, customer, visitOn, updatedAt } = row;

@@ -1,4 +1,4 @@
-import { Op, type Transaction, type WhereOptions } from "sequelize";
+import { Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
 import { readJobText, typedWords, type Job, type Phase } from "@/core/job";
 import { DOCKET_VERSION, docketSummary } from "@/core/report";
 import { vanNeeds } from "@/core/stock";
@@ -85,6 +85,17 @@ export async function findDocketRows(db: Database, query: JobQuery): Promise<{ r
     offset: (query.page - 1) * PAGE_SIZE,
   });
   return { rows, total: count };
+}
+
+/** The id and name of every job of the docket that can still be read one by one, where a page of the file is damaged. */
+export async function rowsOneByOne(db: Database, query: JobQuery): Promise<readonly JobRow[]> {
+  const ids = await db.sequelize.query<{ id: string }>("SELECT id FROM jobs ORDER BY id", { type: QueryTypes.SELECT });
+  const rows: JobRow[] = [];
+  for (const { id } of ids) {
+    const row = await db.models.jobs.findOne({ where: { id }, attributes: { exclude: ["document", "searchText"] } }).catch(() => null);
+    if (row && (row.binnedAt !== null) === (query.bin ?? false)) rows.push(row);
+  }
+  return rows;
 }
 
 /** The text of a stored document, whether it reads or not. */

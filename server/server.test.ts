@@ -41,7 +41,7 @@ const events = () =>
 describe("the database", () => {
   test("opens in WAL mode with foreign keys, as often as one likes", async () => {
     const again = await openDatabase(folder);
-    expect(await healthOf(again)).toEqual({ status: "ok", journalMode: "wal", jobs: 0 });
+    expect(await healthOf(again)).toEqual({ status: "ok", journalMode: "wal", jobs: 0, missingSaves: 0 });
     await again.close();
     expect(await readdir(folder)).not.toContain("backups");
   });

@@ -26,6 +26,7 @@ export {
 export { meanwhileSentences } from "./meanwhile-words";
 export { modeWords, pictureFlag, pictureLossSentence, pictureWords } from "./picture-words";
 export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";
+export { backupSentence, restoredSentence, restoreRefusal } from "./backup-words";
 export { zipSentence } from "./zip-words";
 export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";
 export {

@@ -1,31 +1,44 @@
-import { mkdir } from "node:fs/promises";
-import { join } from "node:path";
-import { QueryTypes, type Sequelize } from "sequelize";
-import { SequelizeStorage, Umzug } from "umzug";
+import { QueryTypes, Transaction, type Sequelize } from "sequelize";
+import { Umzug } from "umzug";
+import { backUpFile } from "../backup-file";
 import { createJobs } from "./001-create-jobs";
 import { createShelfDevices } from "./002-create-shelf-devices";
 import { createStock } from "./003-create-stock";
+import type { Migration } from "./migration";
 
-/** Append-only: a landed migration is never edited, it gets a successor. */
-const MIGRATIONS = [createJobs, createShelfDevices, createStock];
+/** Append-only: a landed migration is never changed in what it does, it gets a successor. */
+export const MIGRATIONS: readonly Migration[] = [createJobs, createShelfDevices, createStock];
 
-/** Brings the tables to this program's version. Before anything changes in a database that is in use, a copy goes to `backups/`. */
-export async function migrate(sequelize: Sequelize, folder: string): Promise<void> {
+/**
+ * Brings the tables to this program's version. Each migration is one transaction together with the note that it was made, so that one that
+ * is broken off anywhere leaves nothing. Before anything changes in a database that is in use, a copy goes to `backups/`.
+ */
+export async function migrate(sequelize: Sequelize, folder: string, migrations: readonly Migration[] = MIGRATIONS): Promise<void> {
+  await sequelize.query("CREATE TABLE IF NOT EXISTS `migrations` (`name` VARCHAR(255) NOT NULL UNIQUE PRIMARY KEY)");
   const umzug = new Umzug({
-    migrations: MIGRATIONS,
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize, tableName: "migrations" }),
+    migrations: migrations.map(({ name, up }) => ({
+      name,
+      up: () =>
+        sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, async (transaction) => {
+          await up({ tables: sequelize.getQueryInterface(), transaction });
+          await sequelize.query("INSERT INTO migrations (name) VALUES (:name)", { replacements: { name }, transaction });
+        }),
+    })),
+    // The note is made by the migration itself, in its own transaction.
+    storage: {
+      executed: async () =>
+        (await sequelize.query<{ name: string }>("SELECT name FROM migrations ORDER BY name", { type: QueryTypes.SELECT })).map(
+          ({ name }) => name,
+        ),
+      logMigration: () => Promise.resolve(),
+      unlogMigration: () => Promise.resolve(),
+    },
     logger: undefined,
   });
   const [pending, executed] = await Promise.all([umzug.pending(), umzug.executed()]);
-  if (pending.length === 0) return;
+  const [next] = pending;
   const last = executed.at(-1);
-  if (last) await backUp(sequelize, folder, `before-${pending[0]?.name ?? "migration"}-after-${last.name}`);
+  if (!next) return;
+  if (last) await backUpFile(sequelize, folder, `before-${next.name}-after-${last.name}`);
   await umzug.up();
-}
-
-async function backUp(sequelize: Sequelize, folder: string, name: string): Promise<void> {
-  const backups = join(folder, "backups");
-  await mkdir(backups, { recursive: true });
-  await sequelize.query("VACUUM INTO :file", { replacements: { file: join(backups, `${name}.sqlite`) }, type: QueryTypes.RAW });
 }

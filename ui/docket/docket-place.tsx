@@ -25,7 +25,13 @@ interface Notice {
 }
 
 /** The day book: jobs by their visit day, the worst arrival of each and what holds it up at its side. */
-export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: Docket }) {
+interface DocketPlaceProps extends DocketQuery {
+  docket: Docket;
+  /** What is wrong with the database, each in a sentence. */
+  warnings: readonly string[];
+}
+
+export function DocketPlace({ docket, q, phase, bin, warnings }: DocketPlaceProps) {
   const router = useRouter();
   const [notice, setNotice] = useState<Notice | null>(null);
   const [naming, setNaming] = useState(false);
@@ -35,7 +41,10 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
   const take = async (given: File | undefined) => {
     if (!given) return;
     const outcome = await importJob(given);
-    if (outcome.ok) router.push(`/jobs/${outcome.value.id}/arrivals`);
+    if (outcome.ok && outcome.value.photosLeftOut.length > 0) {
+      setNotice({ words: docketWords.photosLeftOut(outcome.value.name, outcome.value.photosLeftOut) });
+      router.refresh();
+    } else if (outcome.ok) router.push(`/jobs/${outcome.value.id}/arrivals`);
     else setNotice({ words: outcome.refusal });
   };
   const isOver = useFileDrop((dropped) => void take(dropped));
@@ -93,6 +102,11 @@ export function DocketPlace({ docket, q, phase, bin }: DocketQuery & { docket: D
             {bin ? docketWords.jobsInTheBin(docket.total) : docketWords.jobs(docket.total)}
           </p>
         </div>
+        {warnings.map((words) => (
+          <p key={words} role="alert" className={styles.notice}>
+            {words}
+          </p>
+        ))}
         <div aria-live="assertive">
           {notice ? (
             <p className={styles.notice}>

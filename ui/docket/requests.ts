@@ -4,6 +4,7 @@ import { askServer } from "@/ui/kit";
 import { docketWords } from "@/ui/words";
 
 const Made = z.object({ id: z.string() });
+const Imported = z.object({ id: z.string(), name: z.string(), photosLeftOut: z.array(z.string()) });
 
 async function make(url: string, body: string | Blob, type = "application/json"): Promise<Outcome<{ id: string }, string>> {
   const outcome = await askServer(url, { method: "POST", body, headers: { "Content-Type": type } });
@@ -15,10 +16,11 @@ export const createJob = (name: string, template: string | null) => make("/api/j
 export const copyJob = (id: string, name: string) => make("/api/jobs", JSON.stringify({ copyOf: id, name }));
 
 /** Sends a job file; a refusal names the file, the place in it and what was expected. */
-export async function importJob(file: File): Promise<Outcome<{ id: string }, string>> {
+export async function importJob(file: File): Promise<Outcome<z.infer<typeof Imported>, string>> {
   const isZip = /\.zip$/i.test(file.name) || file.type === "application/zip";
-  const outcome = await make("/api/jobs/import", file, isZip ? "application/zip" : "application/json");
-  return outcome.ok ? outcome : refused(docketWords.wasNotTakenIn(file.name, outcome.refusal));
+  const headers = { "Content-Type": isZip ? "application/zip" : "application/json" };
+  const outcome = await askServer("/api/jobs/import", { method: "POST", body: file, headers });
+  return outcome.ok ? done(Imported.parse(outcome.value)) : refused(docketWords.wasNotTakenIn(file.name, outcome.refusal));
 }
 
 export const binJob = (id: string) => askServer(`/api/jobs/${id}`, { method: "DELETE" });

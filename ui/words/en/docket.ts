@@ -9,6 +9,12 @@ export const docketWords = {
   makeNewJob: "Make a new job of what reads",
   saveTheText: "Save the text as it is",
   theStoredText: "The stored text",
+  photosLeftOut: (job: string, photos: readonly string[]) =>
+    `${job} was taken in; the file held no picture for ${photos.map((name) => `“${name}”`).join(", ")}, so ${photos.length === 1 ? "that one is" : "those are"} left out.`,
+  databaseDamaged:
+    "The database file is damaged. What still reads is shown. Stop the server, keep a copy of the data folder, and restore the last backup with npm run restore.",
+  savesMissing: (count: number, lastKept: string, lastHere: string | null) =>
+    `${count === 1 ? "1 save that was kept is" : `${count} saves that were kept are`} missing: the last was of ${lastKept}, the newest here is ${lastHere === null ? "none" : `of ${lastHere}`}. The database was cut off or exchanged for an older one; look for a newer copy before you go on.`,
   damagedOpenIt: "damaged: open it to save what reads",
   noCustomerNoted: "no customer noted",
   toFindOut: (facts: number) => `${plural(facts, "fact")} to find out`,

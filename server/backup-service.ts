@@ -1,0 +1,210 @@
+import { createHash } from "node:crypto";
+import { createReadStream, createWriteStream } from "node:fs";
+import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
+import { basename, join } from "node:path";
+import { Zip, ZipPassThrough } from "fflate";
+import { Sequelize } from "sequelize";
+import sqlite3 from "sqlite3";
+import { z } from "zod";
+import { done, refused, type Outcome } from "@/core/outcome";
+import { readZip, type ZipRefusal } from "@/core/zip";
+import { backupFolder, backUpFile, stampOf } from "./backup-file";
+import { layAside, openDatabase, structureOf, type Database } from "./database";
+import { lockFolder } from "./folder-lock";
+
+const DATABASE = "octachord.sqlite";
+const LIST = "checksums.json";
+const PHOTOS = "attachments";
+const Checksums = z.record(z.string(), z.string());
+
+/** The largest backup that is read back: a zip without 64-bit sizes. */
+const MOST_BYTES = 2 ** 32 - 1;
+
+/** A backup that was written and read back. */
+export interface Backup {
+  readonly file: string;
+  readonly bytes: number;
+  readonly photos: number;
+}
+
+/**
+ * Writes everything that a firm has into one file: the database as it stands, all photos, and a list of checksums. The file is opened again
+ * and checked before it counts as a backup.
+ */
+export async function backUpAll(db: Database, folder: string, file: string, at = new Date()): Promise<Backup> {
+  const copy = await backUpFile(db.sequelize, folder, "for-backup", at);
+  try {
+    const names = await readdir(join(folder, PHOTOS)).catch(() => []);
+    const parts = [[DATABASE, copy] as const, ...names.map((name) => [`${PHOTOS}/${name}`, join(folder, PHOTOS, name)] as const)];
+    await pack(parts, `${file}.part`);
+    const checked = await readBackup(`${file}.part`);
+    if (!checked.ok) throw new Error(`The backup does not read back: ${JSON.stringify(checked.refusal)}`);
+    await rename(`${file}.part`, file);
+    await writeFile(join(folder, "last-backup.json"), JSON.stringify({ at: at.toISOString(), file: basename(file) }), { mode: 0o600 });
+    return { file, bytes: (await stat(file)).size, photos: names.length };
+  } finally {
+    await rm(copy, { force: true });
+    await rm(`${file}.part`, { force: true });
+  }
+}
+
+/** Writes a zip file by file, so that no more than a piece of one is held in memory. */
+async function pack(parts: readonly (readonly [string, string])[], file: string): Promise<void> {
+  const out = createWriteStream(file, { mode: 0o600 });
+  const written = new Promise<void>((resolve, reject) => out.once("finish", resolve).once("error", reject));
+  const zip = new Zip((error, data, final) => {
+    if (error) out.destroy(error);
+    else out.write(data);
+    if (final) out.end();
+  });
+  const sums: Record<string, string> = {};
+  for (const [name, path] of parts) {
+    const entry = new ZipPassThrough(name);
+    zip.add(entry);
+    const hash = createHash("sha256");
+    for await (const chunk of createReadStream(path) as AsyncIterable<Buffer>) {
+      hash.update(chunk);
+      entry.push(chunk);
+      if (out.writableNeedDrain) await new Promise<void>((resolve) => out.once("drain", () => resolve()));
+    }
+    entry.push(new Uint8Array(), true);
+    sums[name] = hash.digest("hex");
+  }
+  const list = new ZipPassThrough(LIST);
+  zip.add(list);
+  list.push(new TextEncoder().encode(JSON.stringify(sums, null, 2)), true);
+  zip.end();
+  await written;
+}
+
+/** Why a file is not restored. */
+export type BackupRefusal =
+  | { readonly code: "not-a-backup" }
+  | { readonly code: "zip"; readonly zip: ZipRefusal }
+  | { readonly code: "checksum"; readonly name: string }
+  | { readonly code: "database-damaged"; readonly words: string };
+
+async function readBackup(file: string): Promise<Outcome<ReadonlyMap<string, Uint8Array>, BackupRefusal>> {
+  const bytes = new Uint8Array(await readFile(file));
+  const files = readZip(bytes, { files: 65_535, bytes: MOST_BYTES }, () => true);
+  if (!files.ok) return refused({ code: "zip", zip: files.refusal });
+  const list = files.value.get(LIST);
+  const sums = list && Checksums.safeParse(JSON.parse(new TextDecoder().decode(list)));
+  if (!sums?.success || !files.value.has(DATABASE)) return refused({ code: "not-a-backup" });
+  for (const [name, sum] of Object.entries(sums.data)) {
+    const part = files.value.get(name);
+    if (!part || createHash("sha256").update(part).digest("hex") !== sum) return refused({ code: "checksum", name });
+  }
+  return done(new Map([...files.value].filter(([name]) => name === DATABASE || /^attachments\/[0-9a-f-]{36}$/.test(name))));
+}
+
+/** What came back, and where what stood there before lies now. */
+export interface Restored {
+  readonly jobs: number;
+  readonly photos: number;
+  readonly newest: string | null;
+  readonly replaced: string | null;
+}
+
+/**
+ * Puts a backup in the place of what a folder holds. A damaged one is refused before anything is touched; what it replaces is kept beside
+ * it. No server may work on the folder meanwhile.
+ */
+export async function restoreBackup(folder: string, file: string, at = new Date()): Promise<Outcome<Restored, BackupRefusal>> {
+  const files = await readBackup(file);
+  if (!files.ok) return files;
+  await mkdir(folder, { recursive: true, mode: 0o700 });
+  const release = await lockFolder(folder);
+  const fresh = join(folder, `restoring-${stampOf(at)}`);
+  try {
+    await mkdir(join(fresh, PHOTOS), { recursive: true, mode: 0o700 });
+    for (const [name, bytes] of files.value) await writeFile(join(fresh, name), bytes, { mode: 0o600 });
+    const [damage] = await structureOfFile(join(fresh, DATABASE));
+    if (damage !== undefined) return refused({ code: "database-damaged", words: damage });
+    const why = "replaced";
+    const held = (await readdir(folder)).includes(DATABASE);
+    await layAside(folder, why, at);
+    await rename(join(folder, PHOTOS), join(folder, `${why}-${stampOf(at)}-${PHOTOS}`)).catch(() => undefined);
+    await rm(join(folder, "last-save.json"), { force: true });
+    await rename(join(fresh, DATABASE), join(folder, DATABASE));
+    await rename(join(fresh, PHOTOS), join(folder, PHOTOS));
+    const db = await openDatabase(folder);
+    const [jobs, photos, newest] = await Promise.all([
+      db.models.jobs.count(),
+      db.models.attachments.count(),
+      db.models.jobs.max<string, typeof db.models.jobs.prototype>("updatedAt"),
+    ]);
+    await db.close();
+    return done({
+      jobs,
+      photos,
+      newest: typeof newest === "string" ? newest : null,
+      replaced: held ? `${why}-${stampOf(at)}.sqlite` : null,
+    });
+  } finally {
+    await rm(fresh, { recursive: true, force: true });
+    await release();
+  }
+}
+
+async function structureOfFile(file: string): Promise<readonly string[]> {
+  const sequelize = new Sequelize({ dialect: "sqlite", dialectModule: sqlite3, storage: file, logging: false });
+  try {
+    return await structureOf(sequelize);
+  } catch (error) {
+    return [error instanceof Error ? error.message : String(error)];
+  } finally {
+    await sequelize.close();
+  }
+}
+
+const DAYS_KEPT = 7;
+const MONTHS_KEPT = 6;
+const DAILY = /^day-(\d{4}-\d{2})-(\d{2})-.*\.sqlite$/;
+
+/** A copy of the database for today where there is none yet; of older ones the last seven days and the last six months are kept. */
+export async function dailyBackup(db: Database, folder: string, at = new Date()): Promise<void> {
+  const day = at.toISOString().slice(0, 10);
+  const names = (await readdir(backupFolder(folder)).catch(() => [])).filter((name) => DAILY.test(name)).toSorted();
+  if (!names.some((name) => name.startsWith(`day-${day}-`))) names.push(basename(await backUpFile(db.sequelize, folder, `day-${day}`, at)));
+  for (const name of names) if (!keptOf(names).has(name)) await rm(join(backupFolder(folder), name), { force: true });
+}
+
+/** The newest copies of the last days, and the first of each of the last months. */
+export function keptOf(names: readonly string[]): ReadonlySet<string> {
+  const sorted = names.toSorted();
+  const firsts = new Map<string, string>();
+  for (const name of sorted) {
+    const month = DAILY.exec(name)?.[1];
+    if (month !== undefined && !firsts.has(month)) firsts.set(month, name);
+  }
+  return new Set([...sorted.slice(-DAYS_KEPT), ...[...firsts.values()].slice(-MONTHS_KEPT)]);
+}
+
+/** What copies there are, for a person to see. */
+export interface BackupState {
+  readonly folder: string;
+  /** Copies of the database that this machine keeps by itself, the newest last. */
+  readonly copies: readonly { readonly name: string; readonly bytes: number; readonly at: string }[];
+  /** When everything was last packed into a file that can be carried off this machine; null: never. */
+  readonly lastWhole: { readonly at: string; readonly file: string } | null;
+}
+
+const LastWhole = z.object({ at: z.string(), file: z.string() });
+
+export async function backupState(folder: string): Promise<BackupState> {
+  const names = (await readdir(backupFolder(folder)).catch(() => [])).filter((name) => name.endsWith(".sqlite"));
+  const copies = await Promise.all(
+    names.map(async (name) => {
+      const { size, mtime } = await stat(join(backupFolder(folder), name));
+      return { name, bytes: size, at: mtime.toISOString() };
+    }),
+  );
+  const text = await readFile(join(folder, "last-backup.json"), "utf8").catch(() => "null");
+  const last = LastWhole.safeParse(JSON.parse(text));
+  return {
+    folder: backupFolder(folder),
+    copies: copies.toSorted((a, b) => (a.at < b.at ? -1 : 1)),
+    lastWhole: last.success ? last.data : null,
+  };
+}

@@ -1,0 +1,41 @@
+import { dailyBackup } from "./backup-service";
+import { FolderInUse } from "./folder-lock";
+import { closeDatabase, database } from "./open";
+import { dataFolder } from "./settings";
+
+const say = (words: string) => process.stderr.write(`octachord: ${words}\n`);
+
+/**
+ * Opens the database before the first request, so that what is wrong with it is told at once, and closes it well at the end. A folder in
+ * use by another server, or one that cannot be written, ends the start with a sentence.
+ */
+export async function startKeeping(): Promise<void> {
+  try {
+    const { damage, missing } = await database();
+    if (damage.length) say(`the database in ${dataFolder()} is damaged (${damage[0] ?? ""}); what reads is served. Make a backup now.`);
+    if (!damage.length) keepDaily();
+    if (missing) say(`the last saves before ${missing.lastKept} may be missing; the newest here is of ${missing.lastHere ?? "none"}.`);
+  } catch (error) {
+    say(error instanceof FolderInUse ? error.message : `the database in ${dataFolder()} does not open: ${words(error)}`);
+    process.exit(1);
+  }
+  if (process.env.NEXT_MANUAL_SIG_HANDLE !== "true") return;
+  for (const signal of ["SIGINT", "SIGTERM"] as const)
+    process.once(signal, () => {
+      void closeDatabase().finally(() => process.exit(0));
+    });
+}
+
+const HOUR_MS = 3_600_000;
+
+/** A copy a day, looked for every hour; one that cannot be made is told and keeps nobody from working. */
+function keepDaily(): void {
+  const keep = () =>
+    database()
+      .then((db) => dailyBackup(db, dataFolder()))
+      .catch((error: unknown) => say(`today’s copy of the database could not be made: ${words(error)}`));
+  void keep();
+  setInterval(() => void keep(), HOUR_MS).unref();
+}
+
+const words = (error: unknown): string => (error instanceof Error ? error.message : String(error));
