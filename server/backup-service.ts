@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { createReadStream, createWriteStream } from "node:fs";
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
-import { basename, join } from "node:path";
+import { basename, dirname, join } from "node:path";
 import { Zip, ZipPassThrough } from "fflate";
 import { Sequelize } from "sequelize";
 import sqlite3 from "sqlite3";
@@ -46,6 +46,14 @@ export async function backUpAll(db: Database, folder: string, file: string, at =
     await rm(copy, { force: true });
     await rm(`${file}.part`, { force: true });
   }
+}
+
+/** A backup for the browser, in a file that goes again when it was sent. */
+export async function packBackup(db: Database, at = new Date()): Promise<Backup & { readonly forget: () => Promise<void> }> {
+  const folder = dirname(db.file);
+  await mkdir(backupFolder(folder), { recursive: true, mode: 0o700 });
+  const backup = await backUpAll(db, folder, join(backupFolder(folder), `octachord-backup-${stampOf(at)}.zip`), at);
+  return { ...backup, forget: () => rm(backup.file, { force: true }) };
 }
 
 /** Writes a zip file by file, so that no more than a piece of one is held in memory. */
@@ -192,7 +200,8 @@ export interface BackupState {
 
 const LastWhole = z.object({ at: z.string(), file: z.string() });
 
-export async function backupState(folder: string): Promise<BackupState> {
+export async function backupState({ file }: Database): Promise<BackupState> {
+  const folder = dirname(file);
   const names = (await readdir(backupFolder(folder)).catch(() => [])).filter((name) => name.endsWith(".sqlite"));
   const copies = await Promise.all(
     names.map(async (name) => {

@@ -1,6 +1,6 @@
 export { findPhoto, keepPhoto, type AttachmentRefusal } from "./attachment-store";
 export { openDatabase, type Database } from "./database";
-export { backUpAll, backupState, restoreBackup, type BackupState } from "./backup-service";
+export { backUpAll, backupState, packBackup, restoreBackup, type BackupState } from "./backup-service";
 export { docketPage, type DocketPage } from "./docket-service";
 export { healthOf, type Health } from "./health";
 export { DamagedDocument, findJob, type StoredJob } from "./job-repository";

@@ -14,7 +14,7 @@ import type { Loss, Reason } from "./reason";
 import type { Rig } from "./rig";
 import { wishCautions } from "./wish-cautions";
 import { streamsOf, type Stream } from "./stream";
-import { furthestReached, waysTo } from "./way";
+import { furthestReached, isCutOff, waysTo } from "./way";
 import { volumeOf } from "./volume";
 import { lossesBelowBest } from "./why-not";
 
@@ -108,7 +108,11 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     hops: followed?.hops ?? [],
     losses: isAll ? lossesOf(rig, row, followed, best, verdict) : [],
     cautions: isAll
-      ? [...cautionsOf(rig, device, followed, row.picture), ...wishCautions(rig.job, { content, arrives, best, volume })]
+      ? [
+          ...cautionsOf(rig, device, followed, row.picture),
+          ...(system && isCutOff(waysTo(rig, device, source.id, system)) ? [{ code: "not-all-ways" } as const] : []),
+          ...wishCautions(rig.job, { content, arrives, best, volume }),
+        ]
       : [],
     volume,
     delayMs: followed?.arrives ? followed.delayMs : null,

@@ -31,6 +31,8 @@ export type Caution =
   | { readonly code: "one-more-remote"; readonly device: string }
   /** A lead for sound longer than its kind is certain to carry. */
   | { readonly code: "lead-long"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
+  /** The boxes are joined in more ways than are looked at: there may be a better one for this row. */
+  | { readonly code: "not-all-ways" }
   /** A protected-4K socket holds a player that never needs one, while the device has a lesser socket free. */
   | { readonly code: "socket-wasted"; readonly device: string; readonly port: string; readonly better: string };
 

@@ -14,6 +14,7 @@ import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { isBackwards } from "./backwards";
 import { gateOf, type Gate } from "./conditions";
 import type { Rig } from "./rig";
+import { MOST_VISITS } from "./way";
 
 /** A way of the picture from a source to one screen. */
 export interface PictureWay {
@@ -45,7 +46,10 @@ export const pictureWays = (rig: Rig, device: Device, source: string): readonly 
 
 function findPictureWays(rig: Rig, device: Device, source: string): readonly PictureWay[] {
   const found = new Map<string, PictureWay>();
+  let visits = 0;
   const visit = (here: Device, from: string, trail: Omit<PictureWay, "screen">, seen: ReadonlySet<string>) => {
+    if (visits >= MOST_VISITS) return;
+    visits += 1;
     for (const route of here.routes) {
       if (route.kind !== "picture" || !route.from.includes(from)) continue;
       const after = { ...trail, ...throughRoute(rig, here, route, trail) };

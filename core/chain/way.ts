@@ -22,6 +22,12 @@ export type Way = readonly Step[];
 /** Enough for any room; a tangle beyond it is cut off rather than searched for ever. */
 const MOST_WAYS = 64;
 const MOST_STEPS = 24;
+/** Boxes that are joined to each other in several ways have twice as many ways with each box more: beyond this no more are looked at. */
+export const MOST_VISITS = 2000;
+
+/** Ways of a room that were not all looked at. */
+const cutOff = new WeakSet<readonly Way[]>();
+export const isCutOff = (ways: readonly Way[]): boolean => cutOff.has(ways);
 
 /**
  * Every way from a source to the speakers of a device, through cables as they lie, including ways that have a gap where a
@@ -33,8 +39,10 @@ export const waysTo = (rig: Rig, device: Device, source: string, goal: Device): 
 
 function findWays(rig: Rig, device: Device, source: string, goal: Device): readonly Way[] {
   const ways: Way[] = [];
+  let visits = 0;
   const visit = (here: Device, from: string, trail: Way, seen: ReadonlySet<string>) => {
-    if (ways.length >= MOST_WAYS || trail.length >= MOST_STEPS) return;
+    if (ways.length >= MOST_WAYS || trail.length >= MOST_STEPS || visits >= MOST_VISITS) return;
+    visits += 1;
     for (const step of stepsInside(rig, here, from)) {
       if (step.to === "speakers") {
         if (here.id === goal.id) ways.push([...trail, step]);
@@ -47,6 +55,7 @@ function findWays(rig: Rig, device: Device, source: string, goal: Device): reado
     }
   };
   visit(device, source, [], new Set());
+  if (ways.length >= MOST_WAYS || visits >= MOST_VISITS) cutOff.add(ways);
   return ways;
 }
 
@@ -100,7 +109,10 @@ function linkFrom(rig: Rig, exit: CableEnd): Extract<Step, { kind: "link" }> | n
 /** Where sound of a source comes to rest when no way leads to the goal: the last device it reaches, or none. */
 export function furthestReached(rig: Rig, device: Device, source: string): Device | null {
   let furthest: { device: Device; depth: number } | null = null;
+  let visits = 0;
   const visit = (here: Device, from: string, depth: number, seen: ReadonlySet<string>) => {
+    if (visits >= MOST_VISITS) return;
+    visits += 1;
     if (depth > 0 && (!furthest || depth > furthest.depth)) furthest = { device: here, depth };
     for (const step of stepsInside(rig, here, from)) {
       const link = step.to === "speakers" || step.kind === "gap" ? null : linkFrom(rig, { device: here.id, port: step.to });

@@ -23,6 +23,8 @@ export function cautionSentence(job: Job, caution: Caution): string {
       return `${name} begins its return channel only by its own key or menu: until that is pressed, nothing of this arrives.`;
     case "lead-long":
       return `${upperFirst(cableName(job, caution.cable))} is ${formatMetres(caution.need)} long; its kind is certain to ${formatMetres(caution.have)}.`;
+    case "not-all-ways":
+      return "The boxes of this room are joined in more ways than are looked at: another of them could bring more to this row.";
     case "socket-wasted":
       return `${socketName(job, caution)} is one of the few protected 4K sockets, and this player never needs one: ${socketName(job, { device: caution.device, port: caution.better })} serves it as well.`;
     case "speech-folded":
@@ -64,5 +66,6 @@ export function cautionFlag(cautions: readonly Caution[]): string | null {
   if (cautions.some(({ code }) => code === "lead-long")) return "long lead";
   if (cautions.some(({ code }) => code === "speech-folded")) return "speech folded away";
   if (cautions.some(({ code }) => code === "one-more-remote")) return "one remote more";
+  if (cautions.some(({ code }) => code === "not-all-ways")) return "not every way looked at";
   return cautions.some(({ code }) => code === "socket-wasted") ? "wastes a 4K socket" : null;
 }

@@ -12,6 +12,7 @@ export { stockName } from "./stock-words";
 export { atAPriceWords, changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
 export {
+  formatMegabytes,
   cableClassName,
   cableName,
   cableShortName,

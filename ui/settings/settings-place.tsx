@@ -9,6 +9,7 @@ import { OutsideFrame } from "@/ui/frame";
 import { Choice } from "@/ui/kit";
 import { useKeepPreferences, usePreferences } from "@/ui/preferences";
 import { useThemeChoice } from "@/ui/theme";
+import { Backups, type BackupsShown } from "./backups";
 import styles from "./settings.module.css";
 import { settingsWords } from "@/ui/words";
 
@@ -19,7 +20,7 @@ const SOURCES = [
 ] as const;
 
 /** What the firm sets once: the look, the units, its name for print, and what a new player is taken to play. */
-export function SettingsPlace() {
+export function SettingsPlace({ backups }: { backups: BackupsShown }) {
   const kept = usePreferences();
   const keep = useKeepPreferences();
   const { theme, setTheme } = useThemeChoice();
@@ -111,6 +112,7 @@ export function SettingsPlace() {
             </label>
           ))}
         </section>
+        <Backups {...backups} />
         <footer className={styles.foot}>
           <span aria-live="polite">{told ?? (changed ? settingsWords.notKeptYet : "")}</span>
           <Button type="primary" disabled={!changed} onClick={() => void save()}>

@@ -1,5 +1,13 @@
 /** Words of the settings. */
 export const settingsWords = {
+  copies: "Copies of everything",
+  noneOffThisMachine: "No backup has been taken off this machine yet. If its disk fails, every job is lost.",
+  oldOffThisMachine: (at: string) => `The last backup for another place is of ${at}. If this disk fails, everything since is lost.`,
+  lastOffThisMachine: (at: string, file: string) => `The last backup for another place is of ${at}: ${file}.`,
+  ownCopies: (count: number, at: string, size: string, folder: string) =>
+    `By itself this machine keeps a copy of the database each day, seven days and six months back: ${count} of them, the newest of ${at}, ${size}, in ${folder}. They lie on the same disk and hold no photos.`,
+  noOwnCopies: (folder: string) => `By itself this machine keeps a copy of the database each day in ${folder}; there is none yet.`,
+  makeBackup: "Download a backup of everything",
   aPlayersOwnMedia: "A player’s own media",
   anApp: "An app",
   aTuner: "A tuner",
