@@ -1,3 +1,4 @@
+export { ask, type AskRefusal } from "./threads/ask";
 export { findPhoto, keepPhoto, type AttachmentRefusal } from "./attachment-store";
 export { openDatabase, type Database } from "./database";
 export { backUpAll, backupState, packBackup, restoreBackup, type BackupState } from "./backup-service";

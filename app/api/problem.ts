@@ -1,4 +1,5 @@
 import type { JobTrouble } from "@/core/job";
+import type { AskRefusal } from "@/server";
 import { troubleSentence } from "@/core/text";
 
 /** A problem as RFC 9457 describes it. `detail` is a sentence for a person. */
@@ -11,6 +12,18 @@ export interface Problem {
 
 export const problem = (body: Problem): Response =>
   Response.json({ type: "about:blank", ...body }, { status: body.status, headers: { "Content-Type": "application/problem+json" } });
+
+/** A question that was not answered in time, or that too many stand before. */
+export const notAnswered = (refusal: AskRefusal): Response =>
+  problem(
+    refusal.code === "too-long"
+      ? {
+          status: 503,
+          title: "Takes too long",
+          detail: `This job takes more than ${refusal.mostMs / 1000}\u2009s to work out; the octachord command has no such limit.`,
+        }
+      : { status: 503, title: "Too many at once", detail: `${refusal.waiting} questions wait already; ask again in a moment.` },
+  );
 
 export const noSuchJob = (): Response =>
   problem({ status: 404, title: "No such job", detail: "This job is not in the docket; it may lie in the bin." });

@@ -1,26 +1,10 @@
 import { z } from "zod";
-import {
-  atHand,
-  MOST_TRADES,
-  PRESET_NAMES,
-  presetOf,
-  PRESETS,
-  readAsked,
-  readWishes,
-  checkedPlans,
-  smallestConflict,
-  tradesOf,
-  whatIfs,
-  whyNot,
-  weightsOf,
-  wiringSpace,
-} from "@/core/plan";
-import { plansReport } from "@/core/report";
+import { atHand, PRESET_NAMES, readAsked, readWishes, wiringSpace } from "@/core/plan";
 import { nothingToPlan } from "@/core/text";
 import { freeCounts } from "@/core/stock";
-import { database, findJob, jobParts, stockItems } from "@/server";
+import { ask, database, findJob, jobParts, stockItems } from "@/server";
 import { answer, bodyAs } from "../../../answer";
-import { noSuchJob, problem } from "../../../problem";
+import { noSuchJob, notAnswered, problem } from "../../../problem";
 
 const Wish = z.strictObject({
   /** Without one the job's own weighing holds. */
@@ -35,9 +19,6 @@ const Wish = z.strictObject({
   whatIf: z.boolean().default(false),
 });
 
-/** A server plans no longer than this for one question. */
-const MOST_MS = 5000;
-
 export const POST = answer<{ id: string }>(async (request, { id }) => {
   const wish = await bodyAs(request, Wish);
   const db = await database();
@@ -48,26 +29,22 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
     const { option, text } = wishes.refusal;
     return problem({ status: 400, title: "Not understood", detail: `${option}: “${text}” names nothing in this job.` });
   }
-  const { bonds, musts } = wishes.value;
   const items = await stockItems(db);
   const own = atHand(found.job, items, freeCounts(items, await jobParts(db)));
-  const space = wiringSpace(found.job, own, wishes.value);
-  if (!space) return problem({ status: 409, title: "Nothing to plan", detail: nothingToPlan(found.job) });
-  const asked = wish.whyNot === undefined ? null : readAsked(found.job, wish.whyNot);
-  if (wish.whyNot !== undefined && !asked)
+  if (!wiringSpace(found.job, own, wishes.value))
+    return problem({ status: 409, title: "Nothing to plan", detail: nothingToPlan(found.job) });
+  if (wish.whyNot !== undefined && !readAsked(found.job, wish.whyNot))
     return problem({ status: 400, title: "Not understood", detail: `whyNot: “${wish.whyNot}” names nothing in this job.` });
-  const limits = { clock: () => performance.now(), mostMs: MOST_MS };
-  const weights = wish.preset ? PRESETS[wish.preset] : weightsOf(found.job.brief);
-  const plans = checkedPlans(space, weights, limits);
-  const [best] = plans.plans;
-  const answers = {
-    asked: asked && whyNot(space, weights, plans, asked, limits),
-    trades: wish.trades ? tradesOf(space, MOST_TRADES, limits) : null,
-    whatIfs: wish.whatIf && best ? whatIfs(space, weights, best, limits) : null,
-  };
-  const conflict =
-    plans.plans.length === 0 && plans.proven && musts.length
-      ? smallestConflict({ job: found.job, atHand: own, bonds, musts }, limits)
-      : null;
-  return Response.json({ preset: presetOf(weights), ...plansReport(space, plans, { top: wish.top, conflict, ...answers }) });
+  const plans = await ask({
+    ask: "plans",
+    job: found.job,
+    atHand: own,
+    wishes: wishes.value,
+    preset: wish.preset ?? null,
+    whyNot: wish.whyNot ?? null,
+    trades: wish.trades,
+    whatIf: wish.whatIf,
+    top: wish.top,
+  });
+  return plans.ok ? Response.json(plans.value) : notAnswered(plans.refusal);
 });
