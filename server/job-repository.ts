@@ -130,10 +130,14 @@ export async function appendEvent(
   await db.models.jobEvents.create({ ...entry, event: JSON.stringify(entry.event) }, { transaction });
 }
 
-/** The revision that a save made, if it was already taken in. */
-export async function revisionOfSave(db: Database, jobId: string, saveId: string, transaction: Transaction): Promise<number | null> {
-  const row = await db.models.jobEvents.findOne({ where: { jobId, saveId }, transaction });
-  return row?.revision ?? null;
+/** The job and revision that a save made, if it was already taken in. */
+export async function findSave(
+  db: Database,
+  saveId: string,
+  transaction: Transaction,
+): Promise<{ readonly jobId: string; readonly revision: number } | null> {
+  const row = await db.models.jobEvents.findOne({ where: { saveId }, transaction });
+  return row && { jobId: row.jobId, revision: row.revision };
 }
 
 /** Puts a job into the bin or takes it out; false when there is no such job in that place. */

@@ -4,7 +4,7 @@ import { z } from "zod";
 import { Command, editToKeep, readJob, textToKeep, type EditRefusal, type Job, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
-import { appendEvent, findJob, insertJob, revisionOfSave, setBinned, updateJob, type StoredJob } from "./job-repository";
+import { appendEvent, findJob, findSave, insertJob, setBinned, updateJob, type StoredJob } from "./job-repository";
 
 const base = { revision: z.number().int().min(1), saveId: z.uuid().optional() };
 
@@ -17,6 +17,8 @@ export type SaveRequest = z.infer<typeof SaveRequest>;
 
 export type SaveRefusal =
   | { readonly code: "no-such-job" }
+  /** The name of this save was used for another job. */
+  | { readonly code: "save-id-taken" }
   | { readonly code: "stale"; readonly current: StoredJob }
   | { readonly code: "edit-refused"; readonly refusal: EditRefusal; readonly job: Job }
   | { readonly code: "document-refused"; readonly troubles: readonly JobTrouble[] };
@@ -55,7 +57,9 @@ export async function saveJob(db: Database, id: string, request: SaveRequest): P
     const current = await findJob(db, id, transaction);
     if (!current) return refused({ code: "no-such-job" });
     // The answer to an earlier try was lost on the way: the save is already in.
-    if ((await revisionOfSave(db, id, saveId, transaction)) !== null) return done(current);
+    const made = await findSave(db, saveId, transaction);
+    if (made && made.jobId !== id) return refused({ code: "save-id-taken" });
+    if (made) return done(current);
     if (current.revision !== request.revision) return refused({ code: "stale", current });
     const changed = changedJob(current.job, request);
     if (!changed.ok) return changed;

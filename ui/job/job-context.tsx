@@ -4,7 +4,7 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { useStore } from "zustand";
 import type { Command, Job } from "@/core/job";
 import { startSaving } from "./job-saver";
-import { createJobStore, edit, redo, settle, undo, type Conflict, type JobState, type JobStore } from "./job-store";
+import { createJobStore, edit, redo, settle, takeBackUnsaved, undo, type Conflict, type JobState, type JobStore } from "./job-store";
 
 const JobContext = createContext<JobStore | null>(null);
 
@@ -42,6 +42,7 @@ export function useIntents() {
       undo: () => undo(store),
       redo: () => redo(store),
       settle: (conflict: Conflict, whose: "mine" | "theirs") => settle(store, conflict, whose),
+      takeBack: () => takeBackUnsaved(store, new Date().toISOString()),
       clearNotice: () => store.setState({ notice: null }),
       say: (notice: string) => store.setState({ notice }),
     }),

@@ -1,8 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { applyCommand, type Command, type Job } from "@/core/job";
+import type { Draft, Drafts } from "./drafts";
 import { startSaving } from "./job-saver";
-import { createJobStore, edit, type JobStore } from "./job-store";
+import { createJobStore, edit, takeBackUnsaved, type JobStore } from "./job-store";
 
 interface Sent {
   readonly revision: number;
@@ -24,6 +25,12 @@ const away: Reply = () => Promise.reject(new TypeError("network"));
 let sent: Sent[];
 let replies: Reply[];
 let store: JobStore;
+let held: Draft | null;
+const drafts: Drafts = {
+  keep: (draft) => Promise.resolve(void (held = draft)),
+  read: () => Promise.resolve(held),
+  forget: () => Promise.resolve(void (held = null)),
+};
 let stop: () => void;
 
 beforeEach(() => {
@@ -39,7 +46,8 @@ beforeEach(() => {
     return Promise.resolve((replies.shift() ?? taken)(body));
   });
   store = createJobStore({ id: "one", job: loft, revision: 1, updatedAt: "2026-11-24T10:00:00Z" });
-  stop = startSaving(store);
+  held = null;
+  stop = startSaving(store, drafts);
 });
 afterEach(() => {
   stop();
@@ -80,7 +88,7 @@ describe("while the server does not answer", () => {
     replies.push(away, away);
     edit(store, name("A"));
     await wait(300);
-    expect(store.getState().save).toMatchObject({ kind: "waiting" });
+    expect(store.getState().save).toMatchObject({ kind: "away" });
     expect(store.getState().unsaved).toHaveLength(1);
     await wait(7000);
     expect(store.getState()).toMatchObject({ unsaved: [], save: { kind: "saved" } });
@@ -131,5 +139,80 @@ test("a refusal of the server is told and not tried for ever", async () => {
   edit(store, name("A"));
   await wait(10_000);
   expect(sent).toHaveLength(1);
-  expect(store.getState().save).toEqual({ kind: "waiting", why: "There is no cable “x” in this job." });
+  expect(store.getState().save).toEqual({ kind: "refused", why: "There is no cable “x” in this job." });
+});
+
+describe("what the server does not have yet", () => {
+  test("is held by the browser, and made again by the next page, which says so", async () => {
+    replies.push(away, away, away, away);
+    edit(store, name("Written while the server was away"));
+    await wait(300);
+    expect(held?.commands).toEqual([name("Written while the server was away")]);
+    stop();
+    replies = [];
+    store = createJobStore({ id: "one", job: loft, revision: 1, updatedAt: "2026-11-24T10:00:00Z" });
+    stop = startSaving(store, drafts);
+    await wait(600);
+    expect(store.getState()).toMatchObject({ job: { name: "Written while the server was away" }, unsaved: [], save: { kind: "saved" } });
+    expect(store.getState().notice).toContain("1 edit");
+    expect(held).toBeNull();
+  });
+
+  test("is asked for less and less often, never beyond half a minute", async () => {
+    replies.push(...Array.from({ length: 40 }, () => away));
+    edit(store, name("A"));
+    await wait(60_000);
+    const inTheFirstMinute = sent.length;
+    await wait(60_000);
+    expect(inTheFirstMinute).toBeLessThan(9);
+    expect(sent.length - inTheFirstMinute).toBeLessThan(4);
+    expect(sent.length - inTheFirstMinute).toBeGreaterThan(0);
+  });
+
+  test("and is refused is kept and told, not tried again, until it is taken back", async () => {
+    const gone: Reply = () => Response.json({ detail: "This job is not in the docket." }, { status: 404 });
+    replies.push(gone);
+    edit(store, name("A"));
+    await wait(300);
+    expect(store.getState().save).toMatchObject({ kind: "refused", why: expect.stringContaining("bin") as string });
+    edit(store, name("B"));
+    await wait(5000);
+    expect([sent.length, store.getState().unsaved.length]).toEqual([1, 2]);
+    takeBackUnsaved(store, "2026-11-24T10:00:09Z");
+    expect(store.getState()).toMatchObject({ job: { name: loft.name }, unsaved: [], save: { kind: "saved" } });
+  });
+});
+
+test("a lost answer, and then another window's save: the newest job is fetched, with both their edits", async () => {
+  const others = made(made(loft, name("Mine")), { kind: "edit-job", fields: { customer: "Theirs" } });
+  vi.stubGlobal("fetch", (_url: string, init?: RequestInit) =>
+    init?.method === "PUT"
+      ? Promise.resolve(Response.json({ revision: 3, updatedAt: "2026-11-24T10:00:02Z" }))
+      : Promise.resolve(Response.json({ revision: 3, updatedAt: "2026-11-24T10:00:02Z", document: others })),
+  );
+  edit(store, name("Mine"));
+  await wait(600);
+  expect(store.getState()).toMatchObject({ job: { name: "Mine", customer: "Theirs" }, revision: 3, save: { kind: "saved" } });
+});
+
+test("a save that was taken in when the page was closed is not made again by the next one", async () => {
+  const add: Command = { kind: "edit-job", fields: { customer: "Added once" } };
+  const after = made(loft, add);
+  // The page goes before the answer comes.
+  replies.push(() => new Promise(() => undefined));
+  edit(store, add);
+  await wait(300);
+  const [first] = sent;
+  stop();
+  vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => {
+    if (init?.method !== "PUT") return Promise.resolve(Response.json({ revision: 2, updatedAt: "2026-11-24T10:00:01Z", document: after }));
+    sent.push(JSON.parse(String(init.body)) as Sent);
+    // The server knows the save by its name, and gives the job as it stands.
+    return Promise.resolve(Response.json({ revision: 2, updatedAt: "2026-11-24T10:00:01Z" }));
+  });
+  store = createJobStore({ id: "one", job: after, revision: 2, updatedAt: "2026-11-24T10:00:01Z" });
+  stop = startSaving(store, drafts);
+  await wait(600);
+  expect(sent.at(-1)?.saveId).toBe(first?.saveId);
+  expect(store.getState()).toMatchObject({ job: after, revision: 2, unsaved: [], save: { kind: "saved" } });
 });

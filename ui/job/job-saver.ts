@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { applyAll, Job } from "@/core/job";
-import { rebase, type JobStore } from "./job-store";
+import { applyAll, Job, type Command } from "@/core/job";
+import { draftsOf, type Drafts } from "./drafts";
+import { rebase, replayDraft, type JobStore } from "./job-store";
 import { jobWords } from "@/ui/words";
 
 const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), document: Job });
@@ -9,14 +10,18 @@ const Stale = z.object({ current: Envelope });
 const Told = z.object({ detail: z.string() });
 
 const PAUSE_MS = 250;
-const RETRY_MS = 3000;
+/** The first wait for a server that is away; each try after that waits twice as long, up to the longest. */
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 30_000;
 
 /**
  * Keeps the server in step with the open job: saves by itself a moment after an edit, tries again when the network is away,
- * replays edits when another window was faster, and tells other windows. Returns what stops it.
+ * replays edits when another window was faster, and tells other windows. What is not saved is held by the browser too, so that a closed
+ * window or a crashed page loses nothing. Returns what stops it.
  */
-export function startSaving(store: JobStore): () => void {
+export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.getState().id)): () => void {
   const { id } = store.getState();
+  let tries = 0;
   const url = `/api/jobs/${id}`;
   const channel = new BroadcastChannel(`octachord-job-${id}`);
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -31,11 +36,12 @@ export function startSaving(store: JobStore): () => void {
   };
 
   async function flush(): Promise<void> {
-    const { unsaved, revision } = store.getState();
-    if (busy || unsaved.length === 0) return;
+    const { unsaved, revision, save } = store.getState();
+    if (busy || unsaved.length === 0 || save.kind === "refused") return;
     busy = true;
     if (attempt?.revision !== revision) attempt = { saveId: crypto.randomUUID(), count: unsaved.length, revision };
     const { saveId, count } = attempt;
+    hold(unsaved);
     store.setState({ save: { kind: "saving" } });
     try {
       const body = JSON.stringify({ revision, saveId, commands: unsaved.slice(0, count) });
@@ -47,8 +53,9 @@ export function startSaving(store: JobStore): () => void {
       });
       await take(response, count);
     } catch {
-      store.setState({ save: { kind: "waiting", why: jobWords.serverAway } });
-      soon(RETRY_MS);
+      store.setState({ save: { kind: "away", why: jobWords.serverAway } });
+      soon(Math.min(LONGEST_RETRY_MS, FIRST_RETRY_MS * 2 ** tries));
+      tries += 1;
     } finally {
       busy = false;
     }
@@ -57,8 +64,9 @@ export function startSaving(store: JobStore): () => void {
   async function take(response: Response, count: number): Promise<void> {
     const answer: unknown = await response.json();
     if (response.ok) {
+      tries = 0;
       const { revision, updatedAt } = Saved.parse(answer);
-      const { base, unsaved } = store.getState();
+      const { base, unsaved, revision: before } = store.getState();
       const rest = unsaved.slice(count);
       // The server made them on the same job, so they can be made here.
       const saved = applyAll(base, unsaved.slice(0, count));
@@ -69,6 +77,8 @@ export function startSaving(store: JobStore): () => void {
         save: rest.length ? { kind: "saving" } : { kind: "saved", at: updatedAt },
       });
       channel.postMessage({ revision });
+      // An earlier try was taken in, its answer lost, and the job went on since: the newest is fetched, with the others' edits.
+      if (revision !== before + 1) await newest();
       if (rest.length) soon(0);
     } else if (response.status === 409) {
       const { current } = Stale.parse(answer);
@@ -78,8 +88,32 @@ export function startSaving(store: JobStore): () => void {
       throw new Error(jobWords.notNow);
     } else {
       const told = Told.safeParse(answer);
-      store.setState({ save: { kind: "waiting", why: told.success ? told.data.detail : jobWords.saveRefused } });
+      const detail = told.success ? told.data.detail : jobWords.saveRefused;
+      const why = response.status === 404 ? jobWords.inTheBin : response.status === 401 ? jobWords.signedOut : detail;
+      store.setState({ save: { kind: "refused", why }, notice: why });
     }
+  }
+
+  /** The browser holds what the server does not have. */
+  function hold(unsaved: readonly Command[]): void {
+    const underWay = attempt && attempt.count <= unsaved.length ? { saveId: attempt.saveId, count: attempt.count } : null;
+    void (unsaved.length ? drafts.keep({ commands: [...unsaved], attempt: underWay }) : drafts.forget());
+  }
+
+  async function newest(): Promise<void> {
+    const response = await fetch(url);
+    if (!response.ok) return;
+    const current = Envelope.parse(await response.json());
+    rebase(store, { job: current.document, revision: current.revision, updatedAt: current.updatedAt });
+  }
+
+  /** What an earlier page could not save is made again on top of the job as it stands. */
+  async function replay(): Promise<void> {
+    const draft = await drafts.read();
+    if (!draft?.commands.length) return;
+    // Under its old name a save that was taken in, its answer unread, is not done twice.
+    if (draft.attempt) attempt = { ...draft.attempt, revision: store.getState().revision };
+    replayDraft(store, draft.commands);
   }
 
   async function catchUp(revision: number): Promise<void> {
@@ -100,12 +134,20 @@ export function startSaving(store: JobStore): () => void {
   };
   const flushNow = () => void flush();
   const unsubscribe = store.subscribe((state, before) => {
-    if (state.unsaved !== before.unsaved && state.unsaved.length > before.unsaved.length) soon(PAUSE_MS);
+    if (state.unsaved === before.unsaved) return;
+    if (state.unsaved.length > before.unsaved.length) soon(PAUSE_MS);
+    hold(state.unsaved);
   });
+  // The browser asks before a window is closed only while something is truly not saved.
+  const beforeLeaving = (event: Event) => {
+    if (store.getState().unsaved.length > 0) event.preventDefault();
+  };
+  void replay();
   // The page may have come out of the browser's memory while the job went on elsewhere.
   void catchUp(Number.POSITIVE_INFINITY).catch(() => undefined);
   window.addEventListener("online", flushNow);
   window.addEventListener("pagehide", flushNow);
+  window.addEventListener("beforeunload", beforeLeaving);
   return () => {
     flushNow();
     stopped = true;
@@ -114,5 +156,6 @@ export function startSaving(store: JobStore): () => void {
     channel.close();
     window.removeEventListener("online", flushNow);
     window.removeEventListener("pagehide", flushNow);
+    window.removeEventListener("beforeunload", beforeLeaving);
   };
 }

@@ -19,7 +19,12 @@ export interface Effect extends MovedRows {
 }
 
 export type SaveState =
-  { readonly kind: "saved"; readonly at: string } | { readonly kind: "saving" } | { readonly kind: "waiting"; readonly why: string };
+  | { readonly kind: "saved"; readonly at: string }
+  | { readonly kind: "saving" }
+  /** The server does not answer; it is tried again by itself. */
+  | { readonly kind: "away"; readonly why: string }
+  /** The server will not keep these edits, or the job is gone; a person must decide. */
+  | { readonly kind: "refused"; readonly why: string };
 
 /** An edit made here of something that another window changed as well; both are told, and theirs can be taken. */
 export interface Conflict {
@@ -118,7 +123,7 @@ function change(
     solved: after,
     unsaved: [...unsaved, command],
     // From this instant on it is not saved; a wait for the server goes on being told.
-    save: save.kind === "waiting" ? save : { kind: "saving" },
+    save: save.kind === "away" || save.kind === "refused" ? save : { kind: "saving" },
     effect: { words: upperFirst(words), ...movedRows(board, after.rows), before: board },
     notice: null,
   });
@@ -166,6 +171,23 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
     notice: lost.length ? jobWords.couldNotBeDoneAgain(lost.join("; ")) : null,
     ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
   });
+}
+
+/** Gives up the edits that the server does not have: the job stands as it is kept. */
+export function takeBackUnsaved(store: JobStore, at: string): void {
+  const { base, revision } = store.getState();
+  store.setState({ unsaved: [] });
+  rebase(store, { job: base, revision, updatedAt: at });
+  store.setState({ notice: jobWords.takenBack });
+}
+
+/** Makes edits again that an earlier page could not save any more, and says so. */
+export function replayDraft(store: JobStore, commands: readonly Command[]): void {
+  const { base, revision, unsaved, save } = store.getState();
+  store.setState({ unsaved: [...commands, ...unsaved] });
+  rebase(store, { job: base, revision, updatedAt: save.kind === "saved" ? save.at : "" });
+  const { notice, unsaved: kept } = store.getState();
+  store.setState({ notice: [jobWords.madeAgain(kept.length), notice].filter(Boolean).join(" ") });
 }
 
 interface Meeting {

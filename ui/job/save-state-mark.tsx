@@ -1,9 +1,10 @@
 "use client";
 
+import { Button } from "antd";
 import dayjs from "dayjs";
 import { useSyncExternalStore } from "react";
 import type { SaveState } from "./job-store";
-import { useJob } from "./job-context";
+import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
 import { jobWords } from "@/ui/words";
 
@@ -12,18 +13,20 @@ const never = () => () => undefined;
 /** Says whether the job is kept. The time is of the reader's clock, so it appears only in the browser. */
 export function SaveStateMark() {
   const save = useJob((state) => state.save);
+  const { takeBack } = useIntents();
   const inBrowser = useSyncExternalStore(
     never,
     () => true,
     () => false,
   );
   return (
-    <span
-      role="status"
-      className={save.kind === "waiting" ? styles.waiting : styles.saved}
-      title={save.kind === "waiting" ? save.why : undefined}
-    >
+    <span role="status" className={"why" in save ? styles.waiting : styles.saved} title={"why" in save ? save.why : undefined}>
       {wordsOf(save, inBrowser)}
+      {save.kind === "refused" ? (
+        <Button size="small" onClick={() => takeBack()} title={save.why}>
+          {jobWords.takeBackUnsaved}
+        </Button>
+      ) : null}
     </span>
   );
 }
@@ -34,7 +37,9 @@ function wordsOf(save: SaveState, inBrowser: boolean): string {
       return inBrowser ? jobWords.saved(dayjs(save.at).format("HH:mm")) : "saved";
     case "saving":
       return jobWords.saving;
-    case "waiting":
+    case "away":
       return jobWords.notSavedYet;
+    case "refused":
+      return jobWords.notSaved;
   }
 }

@@ -31,6 +31,15 @@ export const jobWords = {
   whatTheHouseholdWishes: "What the household wishes",
   serverAway: "The server does not answer; your edits wait here and are saved when it does.",
   notNow: "not now",
+  takenBack: "What could not be saved was taken back; the job stands as it is kept.",
+  takeBackUnsaved: "Take it back",
+  notSaved: "not saved",
+  madeAgain: (edits: number) =>
+    edits === 0
+      ? "Edits that this browser still held could not be made again."
+      : `${edits === 1 ? "1 edit" : `${edits} edits`} that an earlier page could not save ${edits === 1 ? "was" : "were"} made again.`,
+  inTheBin: "This job lies in the bin: put it back in the docket to save your edits.",
+  signedOut: "You are signed out. Your edits wait here; sign in again in another window.",
   saveRefused: "The server refused this save.",
   undone: (words: string) => `undone: ${words}`,
   doneAgain: (words: string) => `done again: ${words}`,

@@ -27,6 +27,12 @@ function refusal(why: SaveRefusal): Response {
   switch (why.code) {
     case "no-such-job":
       return noSuchJob();
+    case "save-id-taken":
+      return problem({
+        status: 422,
+        title: "Not possible",
+        detail: "This saveId was used for another job; each save needs one of its own.",
+      });
     case "stale":
       return problem({
         status: 409,

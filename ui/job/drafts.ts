@@ -1,0 +1,40 @@
+import { createStore, del, get, set, type UseStore } from "idb-keyval";
+import { z } from "zod";
+import { Command } from "@/core/job";
+
+/** Edits that the server does not have yet, as the browser keeps them. */
+const Draft = z.object({
+  commands: z.array(Command).max(2000),
+  /** The save under way, of so many of them: the server may have it already, and knows it by its name. */
+  attempt: z.object({ saveId: z.uuid(), count: z.number().int().min(1) }).nullable(),
+});
+export type Draft = z.infer<typeof Draft>;
+
+/** Where drafts are kept; a browser without a store for them keeps none, and the page still works. */
+export interface Drafts {
+  readonly keep: (draft: Draft) => Promise<void>;
+  readonly read: () => Promise<Draft | null>;
+  readonly forget: () => Promise<void>;
+}
+
+let shared: UseStore | undefined;
+const store = () => (shared ??= createStore("octachord-drafts", "edits"));
+
+async function quietly<Value>(work: () => Promise<Value>, otherwise: Value): Promise<Value> {
+  try {
+    return await work();
+  } catch {
+    return otherwise;
+  }
+}
+
+/** The drafts of one job in the browser's own database. What no longer reads, of an older program, is given up. */
+export const draftsOf = (job: string): Drafts => ({
+  keep: (draft) => quietly(() => set(job, draft, store()), undefined),
+  read: () =>
+    quietly(async () => {
+      const read = Draft.safeParse(await get(job, store()));
+      return read.success ? read.data : null;
+    }, null),
+  forget: () => quietly(() => del(job, store()), undefined),
+});
