@@ -1,4 +1,3 @@
-import { join } from "node:path";
 import { Worker } from "node:worker_threads";
 import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
@@ -63,9 +62,12 @@ function answered(own: Thread, question: Question): Promise<Outcome<unknown, Ask
   });
 }
 
+/** The thread runs the sources beside the build, so its file is named where no bundler looks. */
+const THREAD = 'import(require("node:url").pathToFileURL(require("node:path").resolve("server/threads/thread.mjs")).href)';
+
 /** A thread that does not keep the server from ending. */
 function started(): Worker {
-  const worker = new Worker(join(process.cwd(), "server", "threads", "thread.mjs"), { execArgv: [] });
+  const worker = new Worker(THREAD, { eval: true, execArgv: [] });
   worker.unref();
   return worker;
 }
