@@ -15,7 +15,8 @@ if (process.argv.includes("--fresh") && existsSync(dataFolder)) {
     stop(`${dataFolder} was not made by the demo, so --fresh leaves it alone; give another folder with OCTACHORD_DATA.`);
   say("resetting the demo database");
   rmSync(join(dataFolder, "attachments"), { recursive: true, force: true });
-  for (const name of ["octachord.sqlite", "octachord.sqlite-wal", "octachord.sqlite-shm", "last-save.json"]) rmSync(join(dataFolder, name), { force: true });
+  for (const name of ["octachord.sqlite", "octachord.sqlite-wal", "octachord.sqlite-shm", "last-save.json"])
+    rmSync(join(dataFolder, name), { force: true });
 }
 if (!existsSync(dataFolder)) {
   mkdirSync(dataFolder, { recursive: true, mode: 0o700 });

@@ -72,7 +72,18 @@ export function ensureDependencies() {
   writeFileSync(mark, lock);
 }
 
-const SOURCES = ["app", "core", "server", "ui", "workers", "next.config.ts", "proxy.ts", "instrumentation.ts", "package-lock.json", "tsconfig.json"];
+const SOURCES = [
+  "app",
+  "core",
+  "server",
+  "ui",
+  "workers",
+  "next.config.ts",
+  "proxy.ts",
+  "instrumentation.ts",
+  "package-lock.json",
+  "tsconfig.json",
+];
 
 function* filesOf(path) {
   if (!existsSync(path)) return;

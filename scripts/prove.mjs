@@ -1,11 +1,16 @@
 // `npm run prove`: the long forms of what `npm test` tries in short. Prints what was tried; ends with an error where anything failed.
 import { join } from "node:path";
-import { ensureDependencies, root, run, say } from "./prepare.mjs";
+import { ensureBuild, ensureDependencies, root, run, say } from "./prepare.mjs";
 
 /** The tests that try more where they are asked to prove. */
-const LONG = ["demo/check.test.ts"];
+const LONG = ["demo/check.test.ts", "server/soundness.test.ts"];
 
 ensureDependencies();
 say("proofs, the long forms");
 const ok = run(process.execPath, [join(root, "node_modules/vitest/vitest.mjs"), "run", ...LONG], { env: { OCTACHORD_PROVE: "1" } });
-process.exit(ok ? 0 : 1);
+say("kill -9, the long form");
+ensureBuild();
+const survives = run(process.execPath, [join(root, "node_modules/@playwright/test/cli.js"), "test", "durability"], {
+  env: { OCTACHORD_PROVE: "1" },
+});
+process.exit(ok && survives ? 0 : 1);
