@@ -12,6 +12,7 @@ export { damagedJob, salvageStored, type DamagedJob, type SavedJob } from "./rec
 export { changeOwnDevice, dropOwnDevice, importOwnDevices, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";
 export {
   addStock,
+  adjustStock,
   changeStock,
   dropStock,
   fitParts,
@@ -21,5 +22,6 @@ export {
   type FitRefusal,
   type JobParts,
 } from "./stock-service";
+export { storageTrouble } from "./storage-trouble";
 export type { DamagedRow } from "./stored";
 export { copyJob, importJob, packJob, startJob, type ImportRefusal } from "./transfer-service";

@@ -9,6 +9,7 @@ import { emptyJob, type Job } from "@/core/job";
 import { defaultPreferences } from "@/core/preferences";
 import {
   addStock,
+  adjustStock,
   binJob,
   changeOwnDevice,
   changeStock,
@@ -83,6 +84,15 @@ describe("the van", () => {
     const other = await createJob(db, loftFromVan(), "new");
     expect(await fitParts(db, other.id)).toMatchObject({ ok: false, refusal: { code: "missing" } });
     expect((await findJob(db, other.id))?.revision).toBe(1);
+  });
+
+  test("two windows that count the same line at once lose nothing of each other", async () => {
+    const { id } = await addStock(db, { what: { kind: "spare", name: "Velcro straps" }, count: 20, minimum: 5, price: 0.5 });
+    await Promise.all([adjustStock(db, id, { countBy: -3 }), adjustStock(db, id, { countBy: 10, minimum: 8 })]);
+    expect(await stockItems(db)).toMatchObject([{ count: 27, minimum: 8 }]);
+    await adjustStock(db, id, { countBy: -100 });
+    expect(await stockItems(db)).toMatchObject([{ count: 0 }]);
+    expect(await adjustStock(db, crypto.randomUUID(), { countBy: 1 })).toBe(false);
   });
 
   test("lines are changed and taken off", async () => {

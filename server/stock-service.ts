@@ -3,7 +3,7 @@ import { Op, type Transaction } from "sequelize";
 import { z } from "zod";
 import { editToKeep, readJobText, type Command, type Job, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
-import { reserve, StockFields, VanNeed, vanNeeds, type Reservation, type StockItem } from "@/core/stock";
+import { changedStock, reserve, type StockChange, StockFields, VanNeed, vanNeeds, type Reservation, type StockItem } from "@/core/stock";
 import type { Database } from "./database";
 import { appendEvent, documentText, findJob, updateJob } from "./job-repository";
 import type { JobRow } from "./models/models";
@@ -43,6 +43,18 @@ export async function changeStock(db: Database, id: string, fields: StockFields)
     db.models.stockItems.update({ fields: JSON.stringify(fields) }, { where: { id }, transaction }),
   );
   return changed > 0;
+}
+
+/** Changes a line as it stands now, whoever changed it since it was looked at. False where there is no such line, or it does not read. */
+export async function adjustStock(db: Database, id: string, change: StockChange): Promise<boolean> {
+  return db.transact(async (transaction) => {
+    const row = await db.models.stockItems.findOne({ where: { id }, transaction });
+    const read = row && readStored(StockFields, row.fields);
+    if (!read?.sound) return false;
+    const fields = JSON.stringify(changedStock(read.value, change));
+    await db.models.stockItems.update({ fields }, { where: { id }, transaction });
+    return true;
+  });
 }
 
 export async function dropStock(db: Database, id: string): Promise<boolean> {

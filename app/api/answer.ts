@@ -1,7 +1,8 @@
 import { z } from "zod";
-import { MAX_JOB_BYTES } from "@/core/job";
+import { isTooDeep, MAX_JOB_BYTES, MOST_NESTING } from "@/core/job";
 import { troubleSentence } from "@/core/text";
 import { problem, type Problem } from "./problem";
+import { storageTrouble } from "@/server";
 
 type Context<Params> = { params: Promise<Params> };
 type Handler<Params> = (request: Request, params: Params) => Promise<Response>;
@@ -16,6 +17,8 @@ export function answer<Params = Record<string, never>>(handler: Handler<Params>)
       process.stderr.write(
         `${new Date().toISOString()} ${request.method} ${new URL(request.url).pathname}: ${error instanceof Error ? error.stack : String(error)}\n`,
       );
+      const stored = storageTrouble(error);
+      if (stored) return problem({ ...stored });
       return problem({ status: 500, title: "Not done", detail: "The server could not do this; nothing was changed. Its log says why." });
     }
   };
@@ -49,6 +52,12 @@ export const bodyText = async (request: Request): Promise<string> => Buffer.from
 /** A request's JSON body in the shape that a schema asks for. */
 export async function bodyAs<Schema extends z.ZodType>(request: Request, schema: Schema): Promise<z.infer<Schema>> {
   const text = await bodyText(request);
+  if (isTooDeep(text))
+    throw new BodyTrouble({
+      status: 400,
+      title: "Not understood",
+      detail: `The body nests deeper than ${MOST_NESTING} lists and objects.`,
+    });
   let raw: unknown;
   try {
     raw = JSON.parse(text);

@@ -4,6 +4,7 @@ export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, isHeic, MAX_ATTACHMENT_
 export { breachesOf, type Breach } from "./breaches";
 export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
 export { Command, stepsOf, type SingleCommand } from "./command";
+export { isTooDeep, MOST_NESTING } from "./nesting";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
 export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
 export {

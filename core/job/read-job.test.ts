@@ -238,3 +238,10 @@ test("the short form changes decoders by coding, routes by their ends and lists 
   expect(route?.kind === "sound" ? route.passes : null).toEqual([{ coding: "ac3", channels: "5.1", objects: false }]);
   expect(tv?.presents[0]).toMatchObject({ rule: "list", sound: [{ coding: "lpcm", channels: "2.0" }] });
 });
+
+test("a text that nests without end is refused before anything is built of it", () => {
+  const deep = `${"[".repeat(20_000)}${"]".repeat(20_000)}`;
+  expect(readJobText(deep)).toMatchObject({ ok: false, refusal: [{ expected: "lists and objects nested at most 64 deep" }] });
+  // Brackets within words are no nesting.
+  expect(readJobText(JSON.stringify({ ...demoJob("flat-4b"), name: "[".repeat(200) })).ok).toBe(true);
+});

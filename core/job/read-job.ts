@@ -4,6 +4,7 @@ import { done, refused, type Outcome } from "@/core/outcome";
 import { breachesOf, type Breach } from "./breaches";
 import { Job, JOB_FORMAT, JOB_VERSION } from "./job";
 import { migrateJob } from "./migrations";
+import { isTooDeep, MOST_NESTING } from "./nesting";
 
 /** Why a text or value is no job document: what is wrong, at which place of it. */
 export type JobTrouble =
@@ -37,6 +38,8 @@ export const formatPlace = (path: readonly PropertyKey[]): string =>
 export function readJobText(text: string): Outcome<Job, readonly JobTrouble[]> {
   const bytes = new TextEncoder().encode(text).length;
   if (bytes > MAX_JOB_BYTES) return refused([{ code: "too-large", bytes, limit: MAX_JOB_BYTES }]);
+  if (isTooDeep(text))
+    return refused([{ code: "wrong-value", place: "", expected: `lists and objects nested at most ${MOST_NESTING} deep` }]);
   let raw: unknown;
   try {
     raw = JSON.parse(text);

@@ -61,8 +61,8 @@ export function planLists(job: Job, plan: WiringPlan): readonly PlanList[] {
   ];
 }
 
-/** What spreadsheets take for a formula when a cell begins with it. */
-const FORMULA = /^[=+\-@\t\r]/;
+/** What spreadsheets take for a formula when a cell begins with it, blanks and quotes before it left aside. */
+const FORMULA = /^[\s"']*[=+\-@]|^[\t\r]/;
 
 /** A cell that no spreadsheet computes: quoted, and held as text where it could be a formula. Source: RFC 4180 for the quotes. */
 const cell = (value: Cell): string =>

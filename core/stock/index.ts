@@ -1,3 +1,3 @@
 export { boxesAtHand } from "./boxes";
 export { freeCounts, reserve, type Reservation } from "./reserve";
-export { StockFields, VanNeed, vanNeeds, type StockItem, type StockWhat } from "./stock";
+export { changedStock, StockChange, StockFields, VanNeed, vanNeeds, type StockItem, type StockWhat } from "./stock";

@@ -23,6 +23,20 @@ export const StockFields = z.strictObject({
   price: z.number().min(0).max(1_000_000).nullable().default(null),
 });
 export type StockFields = z.infer<typeof StockFields>;
+/** A change of a line, the count by how many more or fewer: two who count at once both count. */
+export const StockChange = z.strictObject({
+  countBy: z.number().int().min(-9999).max(9999).optional(),
+  minimum: z.number().int().min(0).max(9999).optional(),
+});
+export type StockChange = z.infer<typeof StockChange>;
+
+/** A line after a change; the count stays within what a line can hold. */
+export const changedStock = (fields: StockFields, { countBy = 0, minimum = fields.minimum }: StockChange): StockFields => ({
+  ...fields,
+  minimum,
+  count: Math.min(9999, Math.max(0, fields.count + countBy)),
+});
+
 export type StockItem = StockFields & { readonly id: string };
 
 /** A part that a job takes from the van, and the cable or device of the job that it is for. */

@@ -14,6 +14,9 @@ const PAUSE_MS = 250;
 const FIRST_RETRY_MS = 1000;
 const LONGEST_RETRY_MS = 30_000;
 
+/** The server answers, and cannot keep anything now: its disk is full, for instance. */
+class ServerTrouble extends Error {}
+
 /**
  * Keeps the server in step with the open job: saves by itself a moment after an edit, tries again when the network is away,
  * replays edits when another window was faster, and tells other windows. What is not saved is held by the browser too, so that a closed
@@ -52,8 +55,8 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
         keepalive: body.length < 60_000,
       });
       await take(response, count);
-    } catch {
-      store.setState({ save: { kind: "away", why: jobWords.serverAway } });
+    } catch (error) {
+      store.setState({ save: { kind: "away", why: error instanceof ServerTrouble ? error.message : jobWords.serverAway } });
       soon(Math.min(LONGEST_RETRY_MS, FIRST_RETRY_MS * 2 ** tries));
       tries += 1;
     } finally {
@@ -85,7 +88,8 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
       rebase(store, { job: current.document, revision: current.revision, updatedAt: current.updatedAt });
       soon(0);
     } else if (response.status >= 500) {
-      throw new Error(jobWords.notNow);
+      const told = Told.safeParse(answer);
+      throw new ServerTrouble(told.success ? told.data.detail : jobWords.serverAway);
     } else {
       const told = Told.safeParse(answer);
       const detail = told.success ? told.data.detail : jobWords.saveRefused;

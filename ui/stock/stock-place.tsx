@@ -6,13 +6,13 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import type { Outcome } from "@/core/outcome";
-import { freeCounts, type Reservation, type StockFields, type StockItem } from "@/core/stock";
+import { freeCounts, type Reservation, type StockChange, type StockItem } from "@/core/stock";
 import { stockName } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
 import { DamagedRows, EmptyPlace } from "@/ui/kit";
 import { usePreferences } from "@/ui/preferences";
 import { NewStockForm } from "./new-stock-form";
-import { addStock, changeStock, dropStock, fitParts } from "./requests";
+import { addStock, adjustStock, dropStock, fitParts } from "./requests";
 import styles from "./stock.module.css";
 import { stockWords } from "@/ui/words";
 
@@ -123,7 +123,7 @@ interface StockLineProps {
 function StockLine({ item: { id, ...fields }, free, onDone }: StockLineProps) {
   const { units, currency } = usePreferences();
   const name = stockName(fields.what, units);
-  const set = (change: Partial<StockFields>) => void changeStock(id, { ...fields, ...change }).then(onDone);
+  const set = (change: StockChange) => void adjustStock(id, change).then(onDone);
   const isLow = free < fields.minimum;
   return (
     <tr className={isLow ? styles.low : undefined}>
@@ -132,7 +132,7 @@ function StockLine({ item: { id, ...fields }, free, onDone }: StockLineProps) {
         {isLow ? <b>{stockWords.belowMinimum}</b> : null}
       </th>
       <td>
-        <Count label={stockWords.countOf(name)} value={fields.count} onChange={(count) => set({ count })} />
+        <Count label={stockWords.countOf(name)} value={fields.count} onChange={(count) => set({ countBy: count - fields.count })} />
       </td>
       <td>{fields.count - free}</td>
       <td>{free}</td>
