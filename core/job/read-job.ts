@@ -1,8 +1,7 @@
-import type { z } from "zod";
 import { CONTENT_CATALOGUE, expandDevice, SHELF } from "@/core/device";
 import { done, refused, type Outcome } from "@/core/outcome";
-import { breachesOf, type Breach } from "./breaches";
-import { Job, JOB_FORMAT, JOB_VERSION } from "./job";
+import { checkJob, type DocumentTrouble } from "./check-job";
+import { JOB_FORMAT, JOB_VERSION, type Job } from "./job";
 import { migrateJob } from "./migrations";
 import { isTooDeep, MOST_NESTING } from "./nesting";
 
@@ -13,7 +12,7 @@ export type JobTrouble =
   | { readonly code: "not-a-job" }
   | { readonly code: "newer-version"; readonly version: number; readonly known: number }
   | { readonly code: "unknown-version"; readonly version: unknown }
-  | { readonly code: "wrong-value"; readonly place: string; readonly expected: string }
+  | DocumentTrouble
   /** A name that stands for something of the shelf or the catalogue, and that is not there. */
   | {
       readonly code: "unknown-name";
@@ -21,18 +20,10 @@ export type JobTrouble =
       readonly name: string;
       readonly of: "content" | "archetype";
       readonly near: readonly string[];
-    }
-  | { readonly code: "breach"; readonly place: string; readonly breach: Breach };
+    };
 
 /** Job files beyond this are refused before they are read. */
 export const MAX_JOB_BYTES = 10 * 1024 * 1024;
-
-/** `devices[3].ports[1].connector`. */
-export const formatPlace = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>(
-    (text, part) => (typeof part === "number" ? `${text}[${part}]` : text ? `${text}.${String(part)}` : String(part)),
-    "",
-  );
 
 /** Reads the text of a job file. Nothing is guessed: the answer is a sound job or every trouble found, the first one first. */
 export function readJobText(text: string): Outcome<Job, readonly JobTrouble[]> {
@@ -58,18 +49,12 @@ export function readJob(raw: unknown): Outcome<Job, readonly JobTrouble[]> {
   if (version > JOB_VERSION) return refused([{ code: "newer-version", version, known: JOB_VERSION }]);
   const current = migrateJob({ ...raw, version });
   const devices = Array.isArray(current.devices) ? current.devices.map(expandDevice) : current.devices;
-  const parsed = Job.safeParse({ ...current, ...(devices === undefined ? {} : { devices }) });
-  if (!parsed.success) {
-    const named = unknownNames(devices);
-    // What a wrong name makes of the rest of its place is not told as well.
-    const others = parsed.error.issues
-      .flatMap(troublesOfIssue)
-      .filter((trouble) => !named.some(({ covers }) => "place" in trouble && trouble.place.startsWith(covers)));
-    return refused([...named.map(({ trouble }) => trouble), ...others]);
-  }
-  const breaches = breachesOf(parsed.data);
-  if (breaches.length) return refused(breaches.map((breach) => ({ code: "breach", place: formatPlace(breach.place), breach })));
-  return done(parsed.data);
+  const checked = checkJob({ ...current, ...(devices === undefined ? {} : { devices }) });
+  if (checked.ok) return checked;
+  const named = unknownNames(devices);
+  // What a wrong name makes of the rest of its place is not told as well.
+  const others = checked.refusal.filter(({ place }) => !named.some(({ covers }) => place.startsWith(covers)));
+  return refused([...named.map(({ trouble }) => trouble), ...others]);
 }
 
 interface UnknownName {
@@ -131,33 +116,4 @@ function nearest(name: string, known: readonly string[]): readonly string[] {
     .filter((other) => shared(other) > 0)
     .toSorted((a, b) => shared(b) - shared(a))
     .slice(0, MOST_NEAR);
-}
-
-/** What the schema found at a place, in words of our own. */
-export function troublesOfIssue(issue: z.core.$ZodIssue): JobTrouble[] {
-  const place = formatPlace(issue.path);
-  if (issue.code === "unrecognized_keys") {
-    return issue.keys.map((key) => ({ code: "wrong-value", place: formatPlace([...issue.path, key]), expected: "no such field here" }));
-  }
-  return [{ code: "wrong-value", place, expected: expectation(issue) }];
-}
-
-/** What the schema wanted at a place, in words that need no knowledge of the schema library. */
-function expectation(issue: z.core.$ZodIssue): string {
-  switch (issue.code) {
-    case "invalid_value":
-      return `one of ${issue.values.map((value) => JSON.stringify(value)).join(", ")}`;
-    case "invalid_type":
-      return issue.expected === "nonoptional" ? "a value" : `${/^[aeiou]/.test(issue.expected) ? "an" : "a"} ${issue.expected}`;
-    case "too_big":
-      return `at most ${issue.maximum}${issue.origin === "string" ? " characters" : issue.origin === "array" ? " entries" : ""}`;
-    case "too_small":
-      return `${issue.inclusive === false ? "more than" : "at least"} ${issue.minimum}${issue.origin === "string" ? " characters" : issue.origin === "array" ? " entries" : ""}`;
-    case "invalid_union":
-      return issue.discriminator ? `a known ${issue.discriminator}` : "one of the forms in docs/job-file.md";
-    case "invalid_format":
-      return issue.format === "date" ? "a date as YYYY-MM-DD" : issue.message;
-    default:
-      return issue.message;
-  }
 }

@@ -1,7 +1,7 @@
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Job } from "./job";
 import { MAX_JOB_BYTES, readJob, type JobTrouble } from "./read-job";
-import { textToKeep } from "./sound-edit";
+import { textToKeep } from "./keep-edit";
 
 /** What could be saved of a document that does not read, and the places that had to be left out. */
 export interface Salvaged {

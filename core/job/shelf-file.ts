@@ -3,7 +3,8 @@ import { Device, expandDevice } from "@/core/device";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { breachesOf } from "./breaches";
 import { emptyJob } from "./job";
-import { formatPlace, MAX_JOB_BYTES, troublesOfIssue, type JobTrouble } from "./read-job";
+import { formatPlace, troublesOfIssue } from "./check-job";
+import { MAX_JOB_BYTES, type JobTrouble } from "./read-job";
 
 export const SHELF_FORMAT = "octachord-shelf";
 const SHELF_VERSION = 1;

@@ -36,7 +36,7 @@ export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): r
 }
 
 /** A box with several inputs and several outputs is bought for several players. */
-const isMatrix = (device: Device): boolean =>
+export const isMatrix = (device: Device): boolean =>
   hdmiOutputs(device).length > 1 && inputKinds(device, NO_SOCKETS).reduce((sum, { ports }) => sum + ports.length, 0) > 1;
 
 /** Several boxes are worth their place only as a chain that lights every screen: how many wires that still takes at least. */

@@ -4,6 +4,7 @@ import { applyCommand, sameEnd, type Cable, type Job } from "@/core/job";
 import { possibleChanges, type Change } from "../changes";
 import { purchases } from "../purchase";
 import { allowedKinds } from "../wished";
+import { isMatrix, showsOn } from "./box-sets";
 import { addEffort, boxEffort, NO_EFFORT, wireEffort, type Effort } from "./effort";
 import { commonFigures } from "./everyday-acts";
 import { atWork, leadsAreUsed, weighedFigures } from "./figures";
@@ -73,20 +74,19 @@ export function worthOfRoom(
 ): number | null {
   if (breaksBond(space, job)) return null;
   const solved = solve(job, "planned");
-  // A lead that carries nothing is not laid, as in the search.
-  const laidHere = job.cables.filter(({ id }) => !space.fixedCables.some((fixed) => fixed.id === id));
-  if (
-    !leadsAreUsed(
-      solved.rows,
-      laidHere.map((cable) => ({ cable, lying: null })),
-    )
-  )
-    return null;
+  if (!isUsed(space, job, solved.rows)) return null;
   const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
   if (job.devices.some(({ id }) => !fulfils(space, id, of(id)))) return null;
   const acts = commonFigures(space, atWork(space, solved).household);
   const figures = weighedFigures(space, solved, acts, effortOf(space, job, laid));
   return mustSound && !figures.heard ? null : pointsOf(space, weights, solved, figures);
+}
+
+/** As in the search: a lead that carries nothing is not laid, and a box that is bought does what it is there for. */
+function isUsed(space: WiringSpace, job: Job, rows: readonly Arrival[]): boolean {
+  const wires = job.cables.filter(({ id }) => !space.fixedCables.some((fixed) => fixed.id === id)).map((cable) => ({ cable, lying: null }));
+  const bought = job.devices.filter(({ id, role }) => role === "box" && !space.job.devices.some((device) => device.id === id));
+  return leadsAreUsed(rows, wires) && bought.every((box) => showsOn(box, wires) && (space.players.length > 1 || !isMatrix(box)));
 }
 
 const breaksBond = ({ bonds, players, job: before }: WiringSpace, job: Job): boolean =>
