@@ -1,5 +1,5 @@
 import { CONTENT_CATALOGUE, expandDevice, SHELF } from "@/core/device";
-import { done, refused, type Outcome } from "@/core/outcome";
+import { refused, type Outcome } from "@/core/outcome";
 import { checkJob, type DocumentTrouble } from "./check-job";
 import { JOB_FORMAT, JOB_VERSION, type Job } from "./job";
 import { migrateJob } from "./migrations";

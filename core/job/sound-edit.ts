@@ -1,4 +1,4 @@
-import { done, refused, type Outcome } from "@/core/outcome";
+import { refused, type Outcome } from "@/core/outcome";
 import { applyCommand } from "./apply-command";
 import type { Applied } from "./applied";
 import type { Command } from "./command";
