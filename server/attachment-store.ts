@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { mkdir, readFile, rm, writeFile } from "node:fs/promises";
+import { mkdir, readdir, readFile, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import { attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Attachment } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
@@ -70,6 +70,20 @@ export const photoRow = (jobId: string, { id, type, bytes }: Attachment) => ({
 /** Takes files away that no row names; one that is gone already is no trouble. */
 export async function forgetFiles(db: Database, ids: readonly string[]): Promise<void> {
   await Promise.all(ids.map((id) => rm(fileOf(db, id), { force: true })));
+}
+
+const DAY_MS = 86_400_000;
+
+/** Files that a crash left between writing them and naming them: those that no row names, and that are older than a day. Gives how many went. */
+export async function sweepFiles(db: Database, now = Date.now()): Promise<number> {
+  const names = await readdir(folderOf(db)).catch(() => []);
+  if (names.length === 0) return 0;
+  const rows = await db.models.attachments.findAll({ attributes: ["id"] });
+  const known = new Set(rows.map(({ id }) => id));
+  const orphans: string[] = [];
+  for (const name of names) if (!known.has(name) && now - (await stat(fileOf(db, name))).mtimeMs > DAY_MS) orphans.push(name);
+  await forgetFiles(db, orphans);
+  return orphans.length;
 }
 
 /** A photo of a job; null where the job has none by that id. */

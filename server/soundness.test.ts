@@ -1,4 +1,4 @@
-import { mkdtemp, readdir } from "node:fs/promises";
+import { mkdtemp, readdir, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import fc from "fast-check";
@@ -28,6 +28,8 @@ import {
   stockLines,
   type Database,
 } from "@/server";
+
+import { sweepFiles } from "./attachment-store";
 
 let folder: string;
 let db: Database;
@@ -218,6 +220,17 @@ test("one row that does not read is told in its place; the docket, every list an
   expect(await ownDevices(db)).toMatchObject({ own: [{ device: { name: "New bar" } }], damaged: [{ text: '{"id":1}' }] });
   expect(await stockLines(db)).toMatchObject({ items: [{ count: 2 }], damaged: [{ text: "no" }] });
   expect(await preferences(db)).toEqual(defaultPreferences());
+});
+
+test("a file that a crash left without a row goes after a day, and no other", async () => {
+  const { id } = await createJob(db, emptyJob("Room"), "new");
+  const kept = await keepPhoto(db, id, { name: "back.png", device: null, bytes: PNG });
+  if (!kept.ok) throw new Error("refused");
+  const orphan = join(folder, "attachments", "00000000-0000-4000-8000-000000000009");
+  await writeFile(orphan, PNG);
+  expect(await sweepFiles(db)).toBe(0);
+  expect(await sweepFiles(db, Date.now() + 2 * 86_400_000)).toBe(1);
+  expect(await readdir(join(folder, "attachments"))).toEqual([kept.value.id]);
 });
 
 describe("a job with photos", () => {

@@ -1,3 +1,4 @@
+import { sweepFiles } from "./attachment-store";
 import { dailyBackup } from "./backup-service";
 import { FolderInUse } from "./folder-lock";
 import { closeDatabase, database } from "./open";
@@ -32,8 +33,13 @@ const HOUR_MS = 3_600_000;
 function keepDaily(): void {
   const keep = () =>
     database()
-      .then((db) => dailyBackup(db, dataFolder()))
-      .catch((error: unknown) => say(`today’s copy of the database could not be made: ${words(error)}`));
+      .then(async (db) => {
+        await dailyBackup(db, dataFolder());
+        await sweepFiles(db);
+      })
+      .catch((error: unknown) =>
+        say(`today’s copy of the database, or the sweeping of files that nothing names, did not succeed: ${words(error)}`),
+      );
   void keep();
   setInterval(() => void keep(), HOUR_MS).unref();
 }

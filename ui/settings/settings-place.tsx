@@ -112,13 +112,13 @@ export function SettingsPlace({ backups }: { backups: BackupsShown }) {
             </label>
           ))}
         </section>
-        <Backups {...backups} />
         <footer className={styles.foot}>
           <span aria-live="polite">{told ?? (changed ? settingsWords.notKeptYet : "")}</span>
           <Button type="primary" disabled={!changed} onClick={() => void save()}>
             {settingsWords.keep}
           </Button>
         </footer>
+        <Backups {...backups} />
       </main>
     </OutsideFrame>
   );
