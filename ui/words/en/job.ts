@@ -30,7 +30,6 @@ export const jobWords = {
   phase: "Phase",
   whatTheHouseholdWishes: "What the household wishes",
   serverAway: "The server does not answer; your edits wait here and are saved when it does.",
-  notNow: "not now",
   takenBack: "What could not be saved was taken back; the job stands as it is kept.",
   takeBackUnsaved: "Take it back",
   notSaved: "not saved",
