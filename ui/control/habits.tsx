@@ -67,7 +67,7 @@ function Metres({ label, name, max, none, value, onChange }: MetresProps) {
       <InputNumber<number>
         aria-label={name}
         size="small"
-        {...(styles.seconds ? { className: styles.seconds } : {})}
+        {...(styles.metres ? { className: styles.metres } : {})}
         min={0}
         max={max}
         step={0.1}
