@@ -3,17 +3,17 @@ import { createReadStream, createWriteStream } from "node:fs";
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { basename, dirname, join } from "node:path";
 import { Zip, ZipPassThrough } from "fflate";
-import { Sequelize } from "sequelize";
-import sqlite3 from "sqlite3";
 import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { readZip, type ZipRefusal } from "@/core/zip";
 import { backupFolder, backUpFile, stampOf } from "./backup-file";
-import { layAside, openDatabase, structureOf, type Database } from "./database";
+import { connect, layAside, openDatabase, structureOf, type Database } from "./database";
 import { lockFolder } from "./folder-lock";
+import { readStored } from "./stored";
 
 const DATABASE = "octachord.sqlite";
 const LIST = "checksums.json";
+const LAST_BACKUP = "last-backup.json";
 const PHOTOS = "attachments";
 const Checksums = z.record(z.string(), z.string());
 
@@ -40,7 +40,7 @@ export async function backUpAll(db: Database, folder: string, file: string, at =
     const checked = await readBackup(`${file}.part`);
     if (!checked.ok) throw new Error(`The backup does not read back: ${JSON.stringify(checked.refusal)}`);
     await rename(`${file}.part`, file);
-    await writeFile(join(folder, "last-backup.json"), JSON.stringify({ at: at.toISOString(), file: basename(file) }), { mode: 0o600 });
+    await writeFile(join(folder, LAST_BACKUP), JSON.stringify({ at: at.toISOString(), file: basename(file) }), { mode: 0o600 });
     return { file, bytes: (await stat(file)).size, photos: names.length };
   } finally {
     await rm(copy, { force: true });
@@ -97,9 +97,9 @@ async function readBackup(file: string): Promise<Outcome<ReadonlyMap<string, Uin
   const files = readZip(bytes, { files: 65_535, bytes: MOST_BYTES }, () => true);
   if (!files.ok) return refused({ code: "zip", zip: files.refusal });
   const list = files.value.get(LIST);
-  const sums = list && Checksums.safeParse(JSON.parse(new TextDecoder().decode(list)));
-  if (!sums?.success || !files.value.has(DATABASE)) return refused({ code: "not-a-backup" });
-  for (const [name, sum] of Object.entries(sums.data)) {
+  const sums = readStored(Checksums, list ? new TextDecoder().decode(list) : null);
+  if (!sums.sound || !files.value.has(DATABASE)) return refused({ code: "not-a-backup" });
+  for (const [name, sum] of Object.entries(sums.value)) {
     const part = files.value.get(name);
     if (!part || createHash("sha256").update(part).digest("hex") !== sum) return refused({ code: "checksum", name });
   }
@@ -156,7 +156,7 @@ export async function restoreBackup(folder: string, file: string, at = new Date(
 }
 
 async function structureOfFile(file: string): Promise<readonly string[]> {
-  const sequelize = new Sequelize({ dialect: "sqlite", dialectModule: sqlite3, storage: file, logging: false });
+  const sequelize = connect(file);
   try {
     return await structureOf(sequelize);
   } catch (error) {
@@ -175,7 +175,8 @@ export async function dailyBackup(db: Database, folder: string, at = new Date())
   const day = at.toISOString().slice(0, 10);
   const names = (await readdir(backupFolder(folder)).catch(() => [])).filter((name) => DAILY.test(name)).toSorted();
   if (!names.some((name) => name.startsWith(`day-${day}-`))) names.push(basename(await backUpFile(db.sequelize, folder, `day-${day}`, at)));
-  for (const name of names) if (!keptOf(names).has(name)) await rm(join(backupFolder(folder), name), { force: true });
+  const kept = keptOf(names);
+  for (const name of names) if (!kept.has(name)) await rm(join(backupFolder(folder), name), { force: true });
 }
 
 /** The newest copies of the last days, and the first of each of the last months. */
@@ -209,11 +210,10 @@ export async function backupState({ file }: Database): Promise<BackupState> {
       return { name, bytes: size, at: mtime.toISOString() };
     }),
   );
-  const text = await readFile(join(folder, "last-backup.json"), "utf8").catch(() => "null");
-  const last = LastWhole.safeParse(JSON.parse(text));
+  const last = readStored(LastWhole, await readFile(join(folder, LAST_BACKUP), "utf8").catch(() => null));
   return {
     folder: backupFolder(folder),
     copies: copies.toSorted((a, b) => (a.at < b.at ? -1 : 1)),
-    lastWhole: last.success ? last.data : null,
+    lastWhole: last.sound ? last.value : null,
   };
 }

@@ -54,8 +54,12 @@ export async function openDatabase(folder: string): Promise<Database> {
   return { sequelize, models, file, damage, missing, transact, close };
 }
 
+/** A connection to a database file, whose tables may be of any version. */
+export const connect = (file: string): Sequelize =>
+  new Sequelize({ dialect: "sqlite", dialectModule: sqlite3, storage: file, logging: false });
+
 async function openAndMigrate(file: string, folder: string): Promise<Sequelize> {
-  const sequelize = new Sequelize({ dialect: "sqlite", dialectModule: sqlite3, storage: file, logging: false });
+  const sequelize = connect(file);
   try {
     await sequelize.query("PRAGMA journal_mode = WAL");
     await prepareConnection(sequelize);

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { PHASES, readJobText } from "@/core/job";
+import { PHASES } from "@/core/job";
 import { DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
-import { documentText, findDocketRows, PAGE_SIZE, rowsOneByOne, summaryColumns, type JobQuery } from "./job-repository";
+import { findDocketRows, jobThatReads, PAGE_SIZE, rowsOneByOne, summaryColumns, type JobQuery } from "./job-repository";
 import type { JobRow } from "./models/models";
 import { missingParts } from "./stock-service";
 import { readStored } from "./stored";
@@ -51,9 +51,9 @@ async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | nul
   const kept = row.summaryVersion === DOCKET_VERSION ? readStored(Summary, row.summary) : null;
   // The column is written from `docketSummary` alone; what reads in outline is one.
   if (kept?.sound) return kept.value as unknown as DocketSummary;
-  const read = readJobText((await documentText(db, row.id)) ?? "");
-  if (!read.ok) return null;
-  const columns = summaryColumns(read.value);
+  const job = await jobThatReads(db, row.id);
+  if (!job) return null;
+  const columns = summaryColumns(job);
   await db.transact((transaction) => db.models.jobs.update(columns, { where: { id: row.id }, transaction }));
   return JSON.parse(columns.summary) as DocketSummary;
 }

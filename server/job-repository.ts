@@ -104,6 +104,12 @@ export async function documentText(db: Database, id: string): Promise<string | n
   return row?.document ?? null;
 }
 
+/** The job of a stored document; null where there is none or it does not read. */
+export async function jobThatReads(db: Database, id: string): Promise<Job | null> {
+  const read = readJobText((await documentText(db, id)) ?? "");
+  return read.ok ? read.value : null;
+}
+
 export async function insertJob(db: Database, entry: Kept & { id: string; at: string }, transaction: Transaction): Promise<void> {
   await db.models.jobs.create(
     { id: entry.id, ...columnsOf(entry), revision: 1, createdAt: entry.at, updatedAt: entry.at, binnedAt: null },

@@ -5,6 +5,7 @@ import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 import { documentText, type StoredJob } from "./job-repository";
 import { createWithPhotos, photosOf } from "./new-job";
+import { readStored } from "./stored";
 
 /** A stored document that no longer reads, and what can be saved of it. */
 export interface DamagedJob {
@@ -80,8 +81,8 @@ async function jobFromLog(db: Database, id: string): Promise<FromLog | null> {
   );
   let last = null as FromLog | null;
   for (const [index, row] of rows.entries()) {
-    const event = Event.safeParse(parsed(row.event));
-    const job: Job | null = event.success && row.revision === index + 1 ? jobAfter(last?.job ?? null, event.data) : null;
+    const event = readStored(Event, row.event);
+    const job: Job | null = event.sound && row.revision === index + 1 ? jobAfter(last?.job ?? null, event.value) : null;
     if (!job) return last && { ...last, isWhole: false };
     last = { job, revision: row.revision, isWhole: true };
   }

@@ -1,12 +1,12 @@
 import { copyFile, mkdtemp, open, readdir, readFile, rm, stat, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { QueryTypes, Sequelize } from "sequelize";
-import sqlite3 from "sqlite3";
+import { QueryTypes, type Sequelize } from "sequelize";
 import { beforeEach, describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { createJob, docketPage, findJob, healthOf, keepPhoto, openDatabase, saveJob, type Database } from "@/server";
 import { backUpAll, dailyBackup, keptOf, restoreBackup } from "./backup-service";
+import { connect } from "./database";
 import { FolderInUse, lockFolder } from "./folder-lock";
 import { migrate, MIGRATIONS } from "./migrations/migrate";
 
@@ -15,7 +15,6 @@ beforeEach(async () => {
   folder = await mkdtemp(join(tmpdir(), "octachord-standing-"));
 });
 const fileIn = (where: string) => join(where, "octachord.sqlite");
-const connect = () => new Sequelize({ dialect: "sqlite", dialectModule: sqlite3, storage: fileIn(folder), logging: false });
 const everything = { q: "", phase: null, page: 1 } as const;
 const names = async (db: Database) => (await docketPage(db, everything)).jobs.map(({ name }) => name);
 
@@ -34,7 +33,7 @@ describe("a first start or an upgrade that is broken off", () => {
     let stopped = 0;
     for (let query = 1; query < 60; query += 1) {
       folder = await mkdtemp(join(tmpdir(), "octachord-stop-"));
-      const sequelize = connect();
+      const sequelize = connect(fileIn(folder));
       stopAt(sequelize, query);
       const isDone = await migrate(sequelize, folder).then(
         () => true,
@@ -56,13 +55,13 @@ describe("a first start or an upgrade that is broken off", () => {
     for (let from = 1; from < MIGRATIONS.length; from += 1)
       for (let query = 1; query < 40; query += 3) {
         folder = await mkdtemp(join(tmpdir(), "octachord-upgrade-"));
-        const before = connect();
+        const before = connect(fileIn(folder));
         await migrate(before, folder, MIGRATIONS.slice(0, from));
         await before.query(
           "INSERT INTO jobs (id, name, customer, phase, search_text, revision, document, created_at, updated_at) VALUES ('a', 'Old', '', 'survey', 'old', 1, '{}', '', '')",
         );
         await before.close();
-        const sequelize = connect();
+        const sequelize = connect(fileIn(folder));
         stopAt(sequelize, query);
         await migrate(sequelize, folder).catch(() => undefined);
         await sequelize.close();
@@ -74,7 +73,7 @@ describe("a first start or an upgrade that is broken off", () => {
   }, 60_000);
 
   test("of an older program, with tables and no note of them, is laid aside and begun anew", async () => {
-    const half = connect();
+    const half = connect(fileIn(folder));
     await half.query("CREATE TABLE jobs (id TEXT PRIMARY KEY)");
     await half.close();
     const db = await openDatabase(folder);

@@ -1,11 +1,11 @@
 import { randomUUID } from "node:crypto";
 import { Op, type Transaction } from "sequelize";
 import { z } from "zod";
-import { editToKeep, readJobText, type Command, type Job, type SingleCommand } from "@/core/job";
+import { editToKeep, type Command, type Job, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { changedStock, reserve, type StockChange, StockFields, VanNeed, vanNeeds, type Reservation, type StockItem } from "@/core/stock";
 import type { Database } from "./database";
-import { appendEvent, documentText, findJob, updateJob } from "./job-repository";
+import { appendEvent, findJob, jobThatReads, updateJob } from "./job-repository";
 import type { JobRow } from "./models/models";
 import { readStored, type DamagedRow } from "./stored";
 
@@ -89,8 +89,8 @@ export async function jobParts(db: Database, transaction?: Transaction): Promise
 async function needsOf(db: Database, { id, needs }: Pick<JobRow, "id" | "needs">): Promise<readonly VanNeed[]> {
   const read = readStored(z.array(VanNeed), needs ?? "[]");
   if (read.sound) return read.value;
-  const job = readJobText((await documentText(db, id)) ?? "");
-  return job.ok ? vanNeeds(job.value) : [];
+  const job = await jobThatReads(db, id);
+  return job ? vanNeeds(job) : [];
 }
 
 /** How many parts each job wants that the van does not have. */

@@ -45,9 +45,3 @@ export async function missingSaves(sequelize: Sequelize, folder: string): Promis
   if (!note.sound || note.value.save <= (last?.save ?? 0)) return null;
   return { count: note.value.save - (last?.save ?? 0), lastHere: last?.at ?? null, lastKept: note.value.at };
 }
-
-/** Forgets the note: what is missed was told, or another database was put here on purpose. */
-export async function agreeOn(sequelize: Sequelize, folder: string): Promise<void> {
-  const last = await lastSave(sequelize);
-  await writeFile(noteOf(folder), JSON.stringify(last ?? { save: 0, at: new Date().toISOString() }), { mode: 0o600 });
-}

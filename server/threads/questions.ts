@@ -6,7 +6,6 @@ import {
   MOST_TRADES,
   PRESETS,
   presetOf,
-  readAsked,
   smallestConflict,
   tradesOf,
   weighedChanges,
@@ -15,6 +14,7 @@ import {
   whyNot,
   wiringSpace,
   type AtHand,
+  type Bond,
   type PlanWishes,
   type Preset,
 } from "@/core/plan";
@@ -29,7 +29,8 @@ export type Question =
       readonly atHand: AtHand;
       readonly wishes: Required<PlanWishes>;
       readonly preset: Preset | null;
-      readonly whyNot: string | null;
+      /** What is asked about: why not so? */
+      readonly asked: Bond | null;
       readonly trades: boolean;
       readonly whatIf: boolean;
       readonly top: number;
@@ -48,14 +49,13 @@ export function answerTo(question: Question): unknown {
   }
 }
 
-function plansOf({ job, atHand, wishes, preset, whyNot: text, trades, whatIf, top }: Extract<Question, { ask: "plans" }>): unknown {
+function plansOf({ job, atHand, wishes, preset, asked, trades, whatIf, top }: Extract<Question, { ask: "plans" }>): unknown {
   const space = wiringSpace(job, atHand, wishes);
   if (!space) return null;
   const limits = { clock: () => performance.now(), mostMs: MOST_PLANNING_MS };
   const weights = preset ? PRESETS[preset] : weightsOf(job.brief);
   const plans = checkedPlans(space, weights, limits);
   const [best] = plans.plans;
-  const asked = text === null ? null : readAsked(job, text);
   const { bonds, musts } = wishes;
   const conflict =
     plans.plans.length === 0 && plans.proven && musts.length ? smallestConflict({ job, atHand, bonds, musts }, limits) : null;

@@ -81,8 +81,9 @@ function capOf(
   const contents = player.sources.flatMap((source) => source.contents);
   const hopes = hopesAtMost(space, player.id);
   const ownLead = hasOwnLead(space, player.id);
+  const unplugged = acts - UNPLUGGED_POINTS + withoutSocket(space, weights, player);
   return (plugged, looked) => {
-    if (!plugged) return acts - UNPLUGGED_POINTS + withoutSocket(space, weights, player);
+    if (!plugged) return unplugged;
     const { reach, wire } = plugged;
     const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
     const kept = contents.reduce((sum, content, index) => {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { atHand, PRESET_NAMES, readAsked, readWishes, wiringSpace } from "@/core/plan";
+import { atHand, PRESET_NAMES, readAsked, readWishes } from "@/core/plan";
 import { nothingToPlan } from "@/core/text";
 import { freeCounts } from "@/core/stock";
 import { ask, database, findJob, jobParts, stockItems } from "@/server";
@@ -31,9 +31,8 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
   }
   const items = await stockItems(db);
   const own = atHand(found.job, items, freeCounts(items, await jobParts(db)));
-  if (!wiringSpace(found.job, own, wishes.value))
-    return problem({ status: 409, title: "Nothing to plan", detail: nothingToPlan(found.job) });
-  if (wish.whyNot !== undefined && !readAsked(found.job, wish.whyNot))
+  const asked = wish.whyNot === undefined ? null : readAsked(found.job, wish.whyNot);
+  if (wish.whyNot !== undefined && !asked)
     return problem({ status: 400, title: "Not understood", detail: `whyNot: “${wish.whyNot}” names nothing in this job.` });
   const plans = await ask({
     ask: "plans",
@@ -41,10 +40,13 @@ export const POST = answer<{ id: string }>(async (request, { id }) => {
     atHand: own,
     wishes: wishes.value,
     preset: wish.preset ?? null,
-    whyNot: wish.whyNot ?? null,
+    asked,
     trades: wish.trades,
     whatIf: wish.whatIf,
     top: wish.top,
   });
-  return plans.ok ? Response.json(plans.value) : notAnswered(plans.refusal);
+  if (!plans.ok) return notAnswered(plans.refusal);
+  return plans.value === null
+    ? problem({ status: 409, title: "Nothing to plan", detail: nothingToPlan(found.job) })
+    : Response.json(plans.value);
 });
