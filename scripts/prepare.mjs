@@ -114,7 +114,7 @@ export async function serve({ port, dataFolder }) {
   const host = process.env.OCTACHORD_HOST?.trim() || "127.0.0.1";
   if (!LOOPBACK.has(host)) whyNotOpen(process.env.OCTACHORD_PASSPHRASE ?? "");
   await ensureFreePort(port, host);
-  // The server closes its database itself when it is told to stop.
+  // The server closes its database itself when it gets the signal to stop.
   const env = { ...process.env, OCTACHORD_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: "1", NEXT_MANUAL_SIG_HANDLE: "true" };
   const next = join(root, "node_modules", "next", "dist", "bin", "next");
   const child = spawn(process.execPath, [next, "start", "-H", host, "-p", String(port)], {

@@ -69,7 +69,7 @@ async function openAndMigrate(file: string, folder: string): Promise<Sequelize> 
     const isHalfMade = await isWithoutJobs(sequelize);
     await sequelize.close().catch(() => undefined);
     if (!isHalfMade) throw error;
-    // A first start of an older program that was broken off: nothing was ever kept in it, so it is laid aside and begun anew.
+    // A first start of an older program that was broken off: nothing was ever kept in it, so it is moved aside and started again.
     await layAside(folder, "broken-off");
     return openAndMigrate(file, folder);
   }

@@ -211,7 +211,7 @@ test("one row that does not read is told in its place; the docket, every list an
   await db.models.stockItems.create({ id: crypto.randomUUID(), fields: "no", createdAt: "2026" });
   await db.models.preferences.upsert({ key: "firm", value: "no" });
   const page = await docketPage(db, everything);
-  // The summary of the docket is made anew from the document.
+  // The summary of the docket is computed again from the document.
   expect(page.jobs.map(({ name, summary }) => [name, (summary?.rows ?? 0) > 0])).toEqual([
     ["Flat 4B", true],
     ["Sail Loft", true],

@@ -7,7 +7,7 @@ import { dataFolder } from "./settings";
 const say = (words: string) => process.stderr.write(`octachord: ${words}\n`);
 
 /**
- * Opens the database before the first request, so that what is wrong with it is told at once, and closes it well at the end. A folder in
+ * Opens the database before the first request, so that what is wrong with it shows at once, and closes it properly at the end. A folder in
  * use by another server, or one that cannot be written, ends the start with a sentence.
  */
 export async function startKeeping(): Promise<void> {
@@ -29,7 +29,7 @@ export async function startKeeping(): Promise<void> {
 
 const HOUR_MS = 3_600_000;
 
-/** A copy a day, looked for every hour; one that cannot be made is told and keeps nobody from working. */
+/** A copy a day, looked for every hour; one that cannot be made is logged and keeps nobody from working. */
 function keepDaily(): void {
   const keep = () =>
     database()

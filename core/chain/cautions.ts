@@ -1,5 +1,5 @@
 import { cableClassFact, type Coding } from "@/core/facts";
-import { plainerSockets, type Device } from "@/core/device";
+import { isProtected, plainerSockets, type Device } from "@/core/device";
 import type { Followed } from "./follow";
 import { presentedAt } from "./listing";
 import type { PictureWay } from "./picture-way";
@@ -124,7 +124,7 @@ function wastedSocket(rig: Rig, player: Device, picture: PictureWay | null): Cau
   const hub = cable && rig.device(cable.to.device);
   if (!cable || !hub || cable.from.device !== player.id || out?.connector !== "hdmi" || into?.connector !== "hdmi") return [];
   const better = plainerSockets(hub, into, out).find(
-    ({ id, hdcp }) => hdcp === "1.4" && (into.hdcp === "2.2" || into.hdcp === "2.3") && !rig.cableAt({ device: hub.id, port: id }),
+    ({ id, hdcp }) => hdcp === "1.4" && isProtected(into) && !rig.cableAt({ device: hub.id, port: id }),
   );
   return better ? [{ code: "socket-wasted", ...cable.to, better: better.id }] : [];
 }

@@ -30,5 +30,5 @@ export { effectiveSetting, type SettingState } from "./effective-setting";
 export { hearsVolumeByInfrared } from "./infrared";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";
-export { plainerSockets } from "./plainer-sockets";
+export { isProtected, plainerSockets } from "./plainer-sockets";
 export { withMoreSockets } from "./more-sockets";

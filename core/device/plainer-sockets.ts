@@ -1,6 +1,7 @@
 import type { Device, HdmiPort } from "./device";
 
-const isProtected = ({ hdcp }: HdmiPort): boolean => hdcp === "2.2" || hdcp === "2.3";
+/** Whether a socket has the protection that 4K content asks for: HDCP 2.2 or later. */
+export const isProtected = ({ hdcp }: HdmiPort): boolean => hdcp === "2.2" || hdcp === "2.3";
 
 /**
  * The plainer HDMI inputs of a hub that serve an output as well as the one it sits in: without protection of 4K (HDCP 2.2) for an output

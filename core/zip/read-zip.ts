@@ -114,7 +114,7 @@ function entryAt(view: DataView, bytes: Uint8Array, at: number, nameLength: numb
   };
 }
 
-/** Where the end of the directory is told; null where it is not, or is not the end. */
+/** The position of the end record of the directory; null where there is none, or something follows it. */
 function endOf(view: DataView): number | null {
   for (let at = view.byteLength - 22; at >= Math.max(0, view.byteLength - 22 - LONGEST_COMMENT); at -= 1)
     if (view.getUint32(at, true) === END && at + 22 + view.getUint16(at + 20, true) === view.byteLength) return at;

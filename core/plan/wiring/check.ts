@@ -1,6 +1,6 @@
 import { solve, type Arrival } from "@/core/chain";
 import { effectiveSetting, type Device } from "@/core/device";
-import { applyCommand, sameEnd, type Cable, type Job } from "@/core/job";
+import { applyCommand, freeId, sameEnd, type Cable, type Job } from "@/core/job";
 import { possibleChanges, type Change } from "../changes";
 import { purchases } from "../purchase";
 import { allowedKinds } from "../wished";
@@ -11,12 +11,13 @@ import { atWork, leadsAreUsed, weighedFigures } from "./figures";
 import type { WiringPlan } from "./make-plan";
 import { fulfils } from "./musts";
 import { pointsOf } from "./points";
-import { hdmiOut, type WiringSpace } from "./space";
+import { sitsIn, type WiringSpace } from "./space";
 import { MINUTES, type Weights } from "./weights";
 
 /** A room that differs from a plan by one change and is worth more by the same weights. */
 export interface BetterNeighbour {
   readonly change: Change;
+  readonly job: Job;
   /** How many points it has more. */
   readonly more: number;
 }
@@ -41,11 +42,19 @@ export function checkPlan(space: WiringSpace, weights: Weights, plan: WiringPlan
   const better = neighboursOf(space, plan.job).flatMap((change): BetterNeighbour[] => {
     const applied = applyCommand(plan.job, change.command);
     if (!applied.ok) return [];
-    const own = worthOfRoom(space, weights, applied.value.job, { laid: plan.job.cables, mustSound: isHeard });
+    const job = withOwnNames(space, plan.job, applied.value.job);
+    const own = worthOfRoom(space, weights, job, isHeard);
     played += 1;
-    return own !== null && own > points + ALIKE ? [{ change, more: own - points }] : [];
+    return own !== null && own > points + ALIKE ? [{ change, job, more: own - points }] : [];
   });
   return { played, better: better.toSorted((a, b) => b.more - a.more) };
+}
+
+/** A new cable never takes the name of one that was found and pulled out: by that name it would count as the same. */
+function withOwnNames(space: WiringSpace, before: Job, job: Job): Job {
+  const taken = new Set([...space.job.cables, ...job.cables].map(({ id }) => id));
+  const isNew = ({ id }: Cable) => !before.cables.some((cable) => cable.id === id) && space.job.cables.some((cable) => cable.id === id);
+  return { ...job, cables: job.cables.map((cable) => (isNew(cable) ? { ...cable, id: freeId(cable.id, taken) } : cable)) };
 }
 
 function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): readonly Change[] {
@@ -57,28 +66,18 @@ function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): rea
   return [...possibleChanges(job), ...inPlaces].filter(({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"));
 }
 
-/** How a room is looked at beside a plan. */
-interface Beside {
-  /** The cables of the plan: one that is not among them is new, whatever it is called. */
-  readonly laid: readonly Cable[];
-  /** A room in which nothing comes from the sound system is none, where another one is heard. */
-  readonly mustSound: boolean;
-}
-
-/** What a room is worth beside the one that was found, or null where it breaks what must be. */
-export function worthOfRoom(
-  space: WiringSpace,
-  weights: Weights,
-  job: Job,
-  { laid, mustSound }: Beside = { laid: job.cables, mustSound: false },
-): number | null {
+/**
+ * What a room is worth beside the one that was found, or null where it breaks what must be.
+ * @param mustSound a room in which nothing comes from the sound system is none, for another one is heard
+ */
+export function worthOfRoom(space: WiringSpace, weights: Weights, job: Job, mustSound = false): number | null {
   if (breaksBond(space, job)) return null;
   const solved = solve(job, "planned");
   if (!isUsed(space, job, solved.rows)) return null;
   const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
   if (job.devices.some(({ id }) => !fulfils(space, id, of(id)))) return null;
   const acts = commonFigures(space, atWork(space, solved).household);
-  const figures = weighedFigures(space, solved, acts, effortOf(space, job, laid));
+  const figures = weighedFigures(space, solved, acts, effortOf(space, job));
   return mustSound && !figures.heard ? null : pointsOf(space, weights, solved, figures);
 }
 
@@ -92,22 +91,18 @@ function isUsed(space: WiringSpace, job: Job, rows: readonly Arrival[]): boolean
 const breaksBond = ({ bonds, players, job: before }: WiringSpace, job: Job): boolean =>
   bonds.some((bond) => {
     if (!("player" in bond)) return false;
-    const plug = players.flatMap((player) => (player.id === bond.player ? (hdmiOut(player)?.id ?? []) : []))[0];
-    const sits = job.cables.find(({ from }) => from.device === bond.player && from.port === plug)?.to;
+    const player = players.find(({ id }) => id === bond.player);
+    const sits = player && sitsIn(job, player);
     const isThere = sits?.device === bond.hub;
     // Who finds no place where it is pinned is left out, and that costs enough.
-    if (bond.bond === "pin") return sits !== undefined && (!isThere || (bond.port !== null && sits.port !== bond.port));
+    if (bond.bond === "pin") return sits ? !isThere || (bond.port !== null && sits.port !== bond.port) : false;
     return isThere;
   }) || before.brief.mustStay.some((id) => !job.devices.some((device) => device.id === id));
 
-/**
- * What it takes to come from the room as it was found to this one, by what differs between the two.
- * @param laid the cables of which one may be the same as was found; the others are new
- */
-export function effortOf(space: WiringSpace, job: Job, laid: readonly Cable[] = job.cables): Effort {
+/** What it takes to come from the room as it was found to this one, by what differs between the two. */
+export function effortOf(space: WiringSpace, job: Job): Effort {
   const before = new Map(space.job.cables.map((cable) => [cable.id, cable]));
-  const isLaid = new Set(laid.map(({ id }) => id));
-  const wires = job.cables.map((cable) => wireOf(space, cable, isLaid.has(cable.id) ? before.get(cable.id) : undefined));
+  const wires = job.cables.map((cable) => wireOf(space, cable, before.get(cable.id)));
   const boxes = job.devices
     .filter(({ id }) => !space.job.devices.some((device) => device.id === id))
     .map((device) =>

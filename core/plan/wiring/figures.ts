@@ -4,7 +4,7 @@ import type { Job } from "@/core/job";
 import type { Effort } from "./effort";
 import { commonActs, commonFigures, easeOf } from "./everyday-acts";
 import { isSeenAlone } from "./reach";
-import { hdmiOut, type WiringSpace } from "./space";
+import { sitsIn, type WiringSpace } from "./space";
 import { ACTS_SHARE, pictureKept, soundKept, type Weights } from "./weights";
 import { isLead, type Wire } from "./wires";
 
@@ -115,9 +115,7 @@ export function weighedFigures(
     ease: easeTogether(easeOf(acts, commonActs(space)), space.players.length ? seenAlone.length / space.players.length : 1),
     heard: rows.some(({ arrives, system }) => arrives !== null && system === space.system.id),
     alone: seenAlone.length,
-    unplugged: space.players.filter(
-      (player) => !job.cables.some(({ from }) => from.device === player.id && from.port === hdmiOut(player)?.id),
-    ).length,
+    unplugged: space.players.filter((player) => sitsIn(job, player) === null).length,
     acts,
   };
 }

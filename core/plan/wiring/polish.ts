@@ -1,13 +1,13 @@
 import { solve } from "@/core/chain";
 import { effectiveSetting } from "@/core/device";
-import { applyCommand, freeId, type Cable, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
 import { checkPlan, effortOf, type PlanCheck } from "./check";
 import { atWork, figuresOf } from "./figures";
 import { menusOf, type SettingChoice } from "./hub-settings";
 import { suppliedBy } from "./give-out";
 import { toBuy, type WiringPlan } from "./make-plan";
 import { searchPlans, type PlanOptions, type PlanSearch } from "./search";
-import type { WiringSpace } from "./space";
+import { sitsIn, type WiringSpace } from "./space";
 import type { Weights } from "./weights";
 import type { Wire } from "./wires";
 
@@ -23,8 +23,8 @@ export interface CheckedSearch extends PlanSearch {
 const MOST_TURNS = 12;
 
 /**
- * The plans of a room, the best of them judged by its neighbours and improved by them where it can be: control off at a
- * player of which no quarrel is noted, a player's own optical lead beside its HDMI, and whatever else the search does not think of. With
+ * The plans of a room, the best of them judged by its neighbours and improved by what the search does not think of, such as
+ * a player's own optical lead beside its HDMI. With
  * such a change, or where a box would still be better, the plan is not called proven.
  */
 export function checkedPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): CheckedSearch {
@@ -36,9 +36,8 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
   let beyond = 0;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
     const next = check.better.find(({ change }) => change.kind !== "box");
-    const applied = next && applyCommand(best.job, next.change.command);
-    if (!next || !applied?.ok) break;
-    best = planAs(space, best, withOwnNames(space, best.job, applied.value.job), best.points + next.more);
+    if (!next) break;
+    best = planAs(space, best, next.job, best.points + next.more);
     beyond += 1;
     check = checkPlan(space, weights, best);
   }
@@ -54,13 +53,6 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
   };
 }
 
-/** A new cable never takes the name of one that was found and pulled out: by that name it would count as the same. */
-function withOwnNames(space: WiringSpace, before: Job, job: Job): Job {
-  const taken = new Set([...space.job.cables, ...job.cables].map(({ id }) => id));
-  const isNew = ({ id }: Cable) => !before.cables.some((cable) => cable.id === id) && space.job.cables.some((cable) => cable.id === id);
-  return { ...job, cables: job.cables.map((cable) => (isNew(cable) ? { ...cable, id: freeId(cable.id, taken) } : cable)) };
-}
-
 /** The same plan with its room changed: its settings, wires and figures are read off the room. */
 function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number): WiringPlan {
   const settings = settingsOf(space.job, job, plan.settings);
@@ -68,7 +60,7 @@ function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number):
   const menus = menusOf(space.job.devices, settings);
   const room = atWork(space, solve(job, "planned"));
   const figures = figuresOf(space, room, effortOf(space, job), { menus, toBuy: toBuy(plan.boxes, wires) });
-  const places = new Map([...plan.places.keys()].map((id) => [id, job.cables.find(({ from }) => from.device === id)?.to.device ?? null]));
+  const places = new Map(space.players.map((player) => [player.id, sitsIn(job, player)?.device ?? null]));
   return { ...plan, job, points, figures, settings, wires, places };
 }
 

@@ -1,7 +1,7 @@
 import { effectiveSetting, type Device } from "@/core/device";
-import { cableAt, type Cable, type CableEnd, type Job } from "@/core/job";
+import type { Cable, CableEnd, Job } from "@/core/job";
 import { socketKey } from "./sockets";
-import { hdmiOut, type WiringSpace } from "./space";
+import { sitsIn, type WiringSpace } from "./space";
 import { isLead, type Wire } from "./wires";
 
 /** What could at best be reached from a socket, were every gate open and every format passed. */
@@ -19,9 +19,8 @@ export interface Reach {
  * in stand-by.
  */
 export function isSeenAlone(space: WiringSpace, job: Job, player: Device): boolean {
-  const plug = hdmiOut(player);
-  const start = plug && cableAt(job, { device: player.id, port: plug.id });
-  return start !== undefined && seenAloneFrom(space, job)(start.to);
+  const socket = sitsIn(job, player);
+  return socket !== null && seenAloneFrom(space, job)(socket);
 }
 
 /** The same of whoever sits in a socket. */

@@ -1,7 +1,7 @@
 import { castOf, householdOf } from "@/core/cec";
 import type { CableClass, SettingKey } from "@/core/facts";
 import type { Device, HdmiPort } from "@/core/device";
-import { chosenSoundSystem, type Bond as BriefBond, type Cable, type Job, type Want } from "@/core/job";
+import { cableAt, chosenSoundSystem, type Bond as BriefBond, type Cable, type CableEnd, type Job, type Want } from "@/core/job";
 
 /** A box that a plan may use: one that lies in the room, or one of the van or the shop with its price. */
 export interface BoxAtHand {
@@ -75,6 +75,12 @@ export const hdmiOut = (device: Device): HdmiPort | undefined =>
 
 /** Whether a player has a lead for sound of its own that no plan touches, over which it can be heard wherever its picture goes. */
 export const hasOwnLead = ({ fixedCables }: WiringSpace, player: string): boolean => fixedCables.some(({ from }) => from.device === player);
+
+/** The socket in which the HDMI plug of a player sits; null: it is in none. */
+export function sitsIn(job: Job, player: Device): CableEnd | null {
+  const plug = hdmiOut(player);
+  return (plug && cableAt(job, { device: player.id, port: plug.id })?.to) ?? null;
+}
 
 const isDecided = (device: Device): boolean => device.role === "player" && hdmiOut(device) !== undefined;
 

@@ -2,7 +2,7 @@
 export const kitWords = {
   serverAway: "The server does not answer. Nothing was changed; try again when it does.",
   damagedRows: (rows: number) => (rows === 1 ? "1 damaged entry" : `${rows} damaged entries`),
-  damagedRowsWords: "This no longer reads; everything else is there. Write it anew and take it off the list.",
+  damagedRowsWords: "This no longer reads; everything else is there. Enter it again and remove it from the list.",
   takeOffTheList: "Take off the list",
   lossless: "lossless",
   lossyNative: "lossy, as the maker coded it",
