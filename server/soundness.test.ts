@@ -4,6 +4,7 @@ import { join } from "node:path";
 import fc from "fast-check";
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
+import { photoNamed, spoiled } from "@/demo/spoiled-under-test";
 import { fromShelfOrThrow } from "@/core/device";
 import { Command, emptyJob, readJob, type Job } from "@/core/job";
 import { defaultPreferences } from "@/core/preferences";
@@ -42,15 +43,8 @@ afterEach(() => db.close());
 const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
 const everything = { q: "", phase: null, page: 1 } as const;
 const loft = demoJob("sail-loft");
-const photo = (index: number) => ({
-  id: `00000000-0000-4000-8000-${String(index).padStart(12, "0")}`,
-  name: "back",
-  type: "image/jpeg" as const,
-  bytes: 10,
-  device: null,
-});
 const attach = (count: number): Command[] =>
-  Array.from({ length: count }, (_, index) => ({ kind: "attach", attachment: photo(index), at: null }));
+  Array.from({ length: count }, (_, index) => ({ kind: "attach", attachment: photoNamed(index), at: null }));
 const bar = fromShelfOrThrow("bar-one-input", { id: "new-bar", name: "New bar" });
 const add = (count: number): Command[] =>
   Array.from({ length: count }, (_, index) => ({ kind: "add-device", device: { ...bar, id: `d${index}`, name: `D${index}` }, at: null }));
@@ -115,26 +109,10 @@ const COMMANDS: readonly Command[] = [
   { kind: "set-rooms", rooms: [{ id: "r", name: "Room", seats: 2 }] as never },
   { kind: "keep-snapshot", at: 0, snapshot: state(loft) },
   { kind: "add-device", device: bar, at: 0 },
-  { kind: "attach", attachment: photo(1), at: 0 },
+  { kind: "attach", attachment: photoNamed(1), at: 0 },
   { kind: "set-setting", device: "bar", setting: "cec", state: "planned", value: "off" },
   { kind: "rename-device", device: "bar", name: "Other" },
 ];
-
-/** An edit with one of its values replaced, wherever it stands. */
-function spoiled(command: Command, which: number, value: unknown): unknown {
-  const copy = structuredClone(command) as unknown as Record<string, unknown>;
-  const places: [Record<string, unknown>, string][] = [];
-  const visit = (holder: Record<string, unknown>) =>
-    Object.keys(holder).forEach((key) => {
-      if (key !== "kind") places.push([holder, key]);
-      const inner = holder[key];
-      if (typeof inner === "object" && inner !== null) visit(inner as Record<string, unknown>);
-    });
-  visit(copy);
-  const [holder, key] = places[which % places.length] ?? [];
-  if (holder && key) holder[key] = value;
-  return copy;
-}
 
 test(`any edits at all, ${EDITS} of them: each is refused, or the job opens again as it was saved`, async () => {
   const { id } = await createJob(db, loft, "new");
@@ -142,7 +120,9 @@ test(`any edits at all, ${EDITS} of them: each is refused, or the job opens agai
   const tried = fc.sample(fc.tuple(fc.nat(), fc.nat(), hostile), { seed: 15, numRuns: EDITS });
   let taken = 0;
   for (const [which, where, value] of tried) {
-    const command = Command.safeParse(spoiled(COMMANDS[which % COMMANDS.length] ?? { kind: "unplug", cable: "none" }, where, value));
+    const command = Command.safeParse(
+      spoiled(COMMANDS[which % COMMANDS.length] ?? { kind: "unplug", cable: "none" }, where, value, ["kind"]),
+    );
     if (!command.success) continue;
     const saved = await saveJob(db, id, { revision, commands: [command.data] });
     if (!saved.ok) continue;
@@ -238,7 +218,7 @@ describe("a job with photos", () => {
     const { id } = await createJob(db, emptyJob("Room"), "new");
     const kept = await keepPhoto(db, id, { name: "back.png", device: null, bytes: PNG });
     if (!kept.ok) throw new Error("refused");
-    const named = { ...emptyJob("Room"), attachments: [kept.value, photo(2)] };
+    const named = { ...emptyJob("Room"), attachments: [kept.value, photoNamed(2)] };
     const { id: second } = await createJob(db, named, "new");
     const stored = await findJob(db, second);
     const again = stored && (await importJob(db, await packJob(db, stored)));

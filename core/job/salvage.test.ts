@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { photoNamed, spoiled } from "@/demo/spoiled-under-test";
 import { attachmentTypeOf, readJob, salvageJob, typedWords } from "@/core/job";
 
 describe("saving what reads of a broken document", () => {
@@ -18,17 +19,10 @@ describe("saving what reads of a broken document", () => {
 
   test("a field alone is left out where that is enough, and lists that are too long lose their end", () => {
     const job = demoJob("sail-loft");
-    const photo = (index: number) => ({
-      id: `00000000-0000-4000-8000-${String(index).padStart(12, "0")}`,
-      name: "back",
-      type: "image/jpeg" as const,
-      bytes: 10,
-      device: null,
-    });
     const saved = salvageJob({
       ...job,
       brief: { ...job.brief, soundSystem: "nobody" },
-      attachments: Array.from({ length: 101 }, (_, index) => photo(index)),
+      attachments: Array.from({ length: 101 }, (_, index) => photoNamed(index)),
     });
     if (!saved.ok) throw new Error("not saved");
     expect(saved.value.leftOut.toSorted()).toEqual(["attachments[100]", "brief.soundSystem"]);
@@ -39,9 +33,7 @@ describe("saving what reads of a broken document", () => {
   test("whatever single value of a document is spoiled, what comes out is sound or it is refused", () => {
     fc.assert(
       fc.property(fc.constantFrom(...demoJobNames()), fc.nat(), fc.jsonValue(), (name, which, value) => {
-        const raw = structuredClone(demoJob(name)) as unknown as Record<string, unknown>;
-        spoil(raw, which, value);
-        const saved = salvageJob(raw);
+        const saved = salvageJob(spoiled(demoJob(name), which, value));
         if (saved.ok) expect(readJob(saved.value.job).ok).toBe(true);
       }),
       { numRuns: 150, seed: 41 },
@@ -52,20 +44,6 @@ describe("saving what reads of a broken document", () => {
     for (const raw of [null, 7, [], { format: "other" }, { format: "octachord-job", version: 99 }]) expect(salvageJob(raw).ok).toBe(false);
   });
 });
-
-/** Puts a value in the place of some part of a document, chosen by a number. */
-function spoil(raw: Record<string, unknown>, which: number, value: unknown): void {
-  const places: [Record<string, unknown>, string][] = [];
-  const visit = (holder: Record<string, unknown>) =>
-    Object.keys(holder).forEach((key) => {
-      places.push([holder, key]);
-      const inner = holder[key];
-      if (typeof inner === "object" && inner !== null) visit(inner as Record<string, unknown>);
-    });
-  visit(raw);
-  const [holder, key] = places[which % places.length] ?? [];
-  if (holder && key) holder[key] = value;
-}
 
 test("a picture is known by its bytes, whatever it is called", () => {
   expect(attachmentTypeOf(new Uint8Array([0xff, 0xd8, 0xff, 0xe0]))).toBe("image/jpeg");

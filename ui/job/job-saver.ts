@@ -81,11 +81,12 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
       });
       channel.postMessage({ revision });
       // An earlier try was taken in, its answer lost, and the job went on since: the newest is fetched, with the others' edits.
-      if (revision !== before + 1) await newest();
+      const current = revision === before + 1 ? null : await fetched();
+      if (current) takeIn(current);
       if (rest.length) soon(0);
     } else if (response.status === 409) {
       const { current } = Stale.parse(answer);
-      rebase(store, { job: current.document, revision: current.revision, updatedAt: current.updatedAt });
+      takeIn(current);
       soon(0);
     } else if (response.status >= 500) {
       const told = Told.safeParse(answer);
@@ -104,11 +105,12 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     void (unsaved.length ? drafts.keep({ commands: [...unsaved], attempt: underWay }) : drafts.forget());
   }
 
-  async function newest(): Promise<void> {
+  const takeIn = ({ document, revision, updatedAt }: z.infer<typeof Envelope>) => rebase(store, { job: document, revision, updatedAt });
+
+  /** The job as it stands on the server; null where it gives none. */
+  async function fetched(): Promise<z.infer<typeof Envelope> | null> {
     const response = await fetch(url);
-    if (!response.ok) return;
-    const current = Envelope.parse(await response.json());
-    rebase(store, { job: current.document, revision: current.revision, updatedAt: current.updatedAt });
+    return response.ok ? Envelope.parse(await response.json()) : null;
   }
 
   /** What an earlier page could not save is made again on top of the job as it stands. */
@@ -124,12 +126,8 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     const state = store.getState();
     // With edits of our own waiting, the next save meets the newer revision and replays them.
     if (revision <= state.revision || state.unsaved.length > 0 || busy) return;
-    const response = await fetch(url);
-    if (!response.ok) return;
-    const current = Envelope.parse(await response.json());
-    if (store.getState().unsaved.length === 0 && current.revision > store.getState().revision) {
-      rebase(store, { job: current.document, revision: current.revision, updatedAt: current.updatedAt });
-    }
+    const current = await fetched();
+    if (current && store.getState().unsaved.length === 0 && current.revision > store.getState().revision) takeIn(current);
   }
 
   channel.onmessage = (event: MessageEvent<unknown>) => {
