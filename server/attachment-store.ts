@@ -3,6 +3,7 @@ import { mkdir, readdir, readFile, rm, stat, writeFile } from "node:fs/promises"
 import { dirname, join } from "node:path";
 import { attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Attachment } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { PHOTO_FOLDER } from "./data-files";
 import type { Database } from "./database";
 
 export type AttachmentRefusal =
@@ -18,7 +19,7 @@ export interface StoredPhoto {
   readonly bytes: Uint8Array;
 }
 
-const folderOf = (db: Database) => join(dirname(db.file), "attachments");
+const folderOf = (db: Database) => join(dirname(db.file), PHOTO_FOLDER);
 // Ids are made here and never come from outside, so that no name of a file is ever a path.
 const fileOf = (db: Database, id: string) => join(folderOf(db), id);
 

@@ -7,14 +7,12 @@ import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { readZip, type ZipRefusal } from "@/core/zip";
 import { backupFolder, backUpFile, stampOf } from "./backup-file";
+import { DATABASE_FILE, LAST_BACKUP_FILE, LAST_SAVE_FILE, PHOTO_FOLDER } from "./data-files";
 import { connect, layAside, openDatabase, structureOf, type Database } from "./database";
 import { lockFolder } from "./folder-lock";
 import { readStored } from "./stored";
 
-const DATABASE = "octachord.sqlite";
 const LIST = "checksums.json";
-const LAST_BACKUP = "last-backup.json";
-const PHOTOS = "attachments";
 const Checksums = z.record(z.string(), z.string());
 
 /** The largest backup that is read back: a zip without 64-bit sizes. */
@@ -34,13 +32,16 @@ export interface Backup {
 export async function backUpAll(db: Database, folder: string, file: string, at = new Date()): Promise<Backup> {
   const copy = await backUpFile(db.sequelize, folder, "for-backup", at);
   try {
-    const names = await readdir(join(folder, PHOTOS)).catch(() => []);
-    const parts = [[DATABASE, copy] as const, ...names.map((name) => [`${PHOTOS}/${name}`, join(folder, PHOTOS, name)] as const)];
+    const names = await readdir(join(folder, PHOTO_FOLDER)).catch(() => []);
+    const parts = [
+      [DATABASE_FILE, copy] as const,
+      ...names.map((name) => [`${PHOTO_FOLDER}/${name}`, join(folder, PHOTO_FOLDER, name)] as const),
+    ];
     await pack(parts, `${file}.part`);
     const checked = await readBackup(`${file}.part`);
     if (!checked.ok) throw new Error(`The backup does not read back: ${JSON.stringify(checked.refusal)}`);
     await rename(`${file}.part`, file);
-    await writeFile(join(folder, LAST_BACKUP), JSON.stringify({ at: at.toISOString(), file: basename(file) }), { mode: 0o600 });
+    await writeFile(join(folder, LAST_BACKUP_FILE), JSON.stringify({ at: at.toISOString(), file: basename(file) }), { mode: 0o600 });
     return { file, bytes: (await stat(file)).size, photos: names.length };
   } finally {
     await rm(copy, { force: true });
@@ -98,12 +99,12 @@ async function readBackup(file: string): Promise<Outcome<ReadonlyMap<string, Uin
   if (!files.ok) return refused({ code: "zip", zip: files.refusal });
   const list = files.value.get(LIST);
   const sums = readStored(Checksums, list ? new TextDecoder().decode(list) : null);
-  if (!sums.sound || !files.value.has(DATABASE)) return refused({ code: "not-a-backup" });
+  if (!sums.sound || !files.value.has(DATABASE_FILE)) return refused({ code: "not-a-backup" });
   for (const [name, sum] of Object.entries(sums.value)) {
     const part = files.value.get(name);
     if (!part || createHash("sha256").update(part).digest("hex") !== sum) return refused({ code: "checksum", name });
   }
-  return done(new Map([...files.value].filter(([name]) => name === DATABASE || /^attachments\/[0-9a-f-]{36}$/.test(name))));
+  return done(new Map([...files.value].filter(([name]) => name === DATABASE_FILE || /^attachments\/[0-9a-f-]{36}$/.test(name))));
 }
 
 /** What came back, and where what stood there before lies now. */
@@ -125,17 +126,17 @@ export async function restoreBackup(folder: string, file: string, at = new Date(
   const release = await lockFolder(folder);
   const fresh = join(folder, `restoring-${stampOf(at)}`);
   try {
-    await mkdir(join(fresh, PHOTOS), { recursive: true, mode: 0o700 });
+    await mkdir(join(fresh, PHOTO_FOLDER), { recursive: true, mode: 0o700 });
     for (const [name, bytes] of files.value) await writeFile(join(fresh, name), bytes, { mode: 0o600 });
-    const [damage] = await structureOfFile(join(fresh, DATABASE));
+    const [damage] = await structureOfFile(join(fresh, DATABASE_FILE));
     if (damage !== undefined) return refused({ code: "database-damaged", words: damage });
     const why = "replaced";
-    const held = (await readdir(folder)).includes(DATABASE);
+    const held = (await readdir(folder)).includes(DATABASE_FILE);
     await layAside(folder, why, at);
-    await rename(join(folder, PHOTOS), join(folder, `${why}-${stampOf(at)}-${PHOTOS}`)).catch(() => undefined);
-    await rm(join(folder, "last-save.json"), { force: true });
-    await rename(join(fresh, DATABASE), join(folder, DATABASE));
-    await rename(join(fresh, PHOTOS), join(folder, PHOTOS));
+    await rename(join(folder, PHOTO_FOLDER), join(folder, `${why}-${stampOf(at)}-${PHOTO_FOLDER}`)).catch(() => undefined);
+    await rm(join(folder, LAST_SAVE_FILE), { force: true });
+    await rename(join(fresh, DATABASE_FILE), join(folder, DATABASE_FILE));
+    await rename(join(fresh, PHOTO_FOLDER), join(folder, PHOTO_FOLDER));
     const db = await openDatabase(folder);
     const [jobs, photos, newest] = await Promise.all([
       db.models.jobs.count(),
@@ -210,7 +211,7 @@ export async function backupState({ file }: Database): Promise<BackupState> {
       return { name, bytes: size, at: mtime.toISOString() };
     }),
   );
-  const last = readStored(LastWhole, await readFile(join(folder, LAST_BACKUP), "utf8").catch(() => null));
+  const last = readStored(LastWhole, await readFile(join(folder, LAST_BACKUP_FILE), "utf8").catch(() => null));
   return {
     folder: backupFolder(folder),
     copies: copies.toSorted((a, b) => (a.at < b.at ? -1 : 1)),

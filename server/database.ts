@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { QueryTypes, Sequelize, Transaction } from "sequelize";
 import sqlite3 from "sqlite3";
 import { stampOf } from "./backup-file";
+import { DATABASE_FILE } from "./data-files";
 import { migrate } from "./migrations/migrate";
 import { defineModels, type Models } from "./models/models";
 import { missingSaves, noteSave, type MissingSaves } from "./witness";
@@ -25,7 +26,7 @@ export interface Database {
 /** Opens, and where needed creates and migrates, the database in a folder. Safe to repeat. */
 export async function openDatabase(folder: string): Promise<Database> {
   await mkdir(folder, { recursive: true, mode: 0o700 });
-  const file = join(folder, "octachord.sqlite");
+  const file = join(folder, DATABASE_FILE);
   const sequelize = await openAndMigrate(file, folder);
   await chmod(file, 0o600);
   const models = defineModels(sequelize);
@@ -34,13 +35,14 @@ export async function openDatabase(folder: string): Promise<Database> {
 
   // One writer at a time: SQLite has one write lock, and waiting here in line is kinder than meeting it busy.
   let line: Promise<unknown> = Promise.resolve();
+  let noted = 0;
   const transact = <Result>(work: (transaction: Transaction) => Promise<Result>): Promise<Result> => {
     const turn = line.then(async () => {
       const result = await sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, async (transaction) => {
         await prepareConnection(sequelize, transaction);
         return work(transaction);
       });
-      await noteSave(sequelize, folder);
+      noted = await noteSave(sequelize, folder, noted);
       return result;
     });
     line = turn.catch(() => undefined);
@@ -93,8 +95,8 @@ async function isWithoutJobs(sequelize: Sequelize): Promise<boolean> {
 /** Moves the database and its logs to names of their own beside it; nothing is deleted. */
 export async function layAside(folder: string, why: string, at = new Date()): Promise<void> {
   for (const name of await readdir(folder))
-    if (/^octachord\.sqlite(-wal|-shm)?$/.test(name))
-      await rename(join(folder, name), join(folder, name.replace("octachord.sqlite", `${why}-${stampOf(at)}.sqlite`)));
+    if ([DATABASE_FILE, `${DATABASE_FILE}-wal`, `${DATABASE_FILE}-shm`].includes(name))
+      await rename(join(folder, name), join(folder, name.replace(DATABASE_FILE, `${why}-${stampOf(at)}.sqlite`)));
 }
 
 /** What SQLite finds wrong in the structure of the file. Source: sqlite.org/pragma.html#pragma_quick_check. */

@@ -2,6 +2,7 @@ import { readFile, rename, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { QueryTypes, type Sequelize } from "sequelize";
 import { z } from "zod";
+import { LAST_SAVE_FILE } from "./data-files";
 import { readStored } from "./stored";
 
 /**
@@ -9,7 +10,7 @@ import { readStored } from "./stored";
  * by something else than this program; the note then knows of saves that the file does not.
  */
 const Witness = z.strictObject({ save: z.number().int(), at: z.string() });
-const noteOf = (folder: string) => join(folder, "last-save.json");
+const noteOf = (folder: string) => join(folder, LAST_SAVE_FILE);
 
 /** Saves that are missed: of when the last one was that is there, and of when the last that was kept. */
 export interface MissingSaves {
@@ -25,15 +26,20 @@ async function lastSave(sequelize: Sequelize): Promise<z.infer<typeof Witness> |
   return row ? { save: row.id, at: row.at } : null;
 }
 
-/** Notes the last save, after it was kept. A note that cannot be written is no reason to refuse the save. */
-export async function noteSave(sequelize: Sequelize, folder: string): Promise<void> {
+/**
+ * Notes the last save, after it was kept; where no save came since the one noted before there is nothing to write. A note that cannot be
+ * written is no reason to refuse the save. Gives the save that is noted.
+ */
+export async function noteSave(sequelize: Sequelize, folder: string, noted: number): Promise<number> {
   const last = await lastSave(sequelize).catch(() => null);
-  if (!last) return;
+  if (!last || last.save === noted) return noted;
   try {
     await writeFile(`${noteOf(folder)}.new`, JSON.stringify(last), { mode: 0o600 });
     await rename(`${noteOf(folder)}.new`, noteOf(folder));
+    return last.save;
   } catch {
     // The disk is full or read-only; what was saved is saved.
+    return noted;
   }
 }
 
