@@ -102,12 +102,12 @@ export function DocketPlace({ docket, q, phase, bin, warnings }: DocketPlaceProp
             {bin ? docketWords.jobsInTheBin(docket.total) : docketWords.jobs(docket.total)}
           </p>
         </div>
-        {warnings.map((words) => (
-          <p key={words} role="alert" className={styles.notice}>
-            {words}
-          </p>
-        ))}
         <div aria-live="assertive">
+          {warnings.map((words) => (
+            <p key={words} className={styles.notice}>
+              {words}
+            </p>
+          ))}
           {notice ? (
             <p className={styles.notice}>
               {notice.words}

@@ -155,6 +155,8 @@ describe("what the server does not have yet", () => {
     await wait(600);
     expect(store.getState()).toMatchObject({ job: { name: "Written while the server was away" }, unsaved: [], save: { kind: "saved" } });
     expect(store.getState().notice).toContain("1 edit");
+    // It was this browser, no other window.
+    expect(store.getState().effect).toBeNull();
     expect(held).toBeNull();
   });
 

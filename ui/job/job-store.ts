@@ -178,7 +178,7 @@ export function takeBackUnsaved(store: JobStore, at: string): void {
   const { base, revision } = store.getState();
   store.setState({ unsaved: [] });
   rebase(store, { job: base, revision, updatedAt: at });
-  store.setState({ notice: jobWords.takenBack });
+  store.setState({ notice: jobWords.takenBack, effect: null });
 }
 
 /** Makes edits again that an earlier page could not save any more, and says so. */
@@ -187,7 +187,7 @@ export function replayDraft(store: JobStore, commands: readonly Command[]): void
   store.setState({ unsaved: [...commands, ...unsaved] });
   rebase(store, { job: base, revision, updatedAt: save.kind === "saved" ? save.at : "" });
   const { notice, unsaved: kept } = store.getState();
-  store.setState({ notice: [jobWords.madeAgain(kept.length), notice].filter(Boolean).join(" ") });
+  store.setState({ notice: [jobWords.madeAgain(kept.length), notice].filter(Boolean).join(" "), effect: null });
 }
 
 interface Meeting {
