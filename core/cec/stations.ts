@@ -1,12 +1,12 @@
 import type { CecKind } from "@/core/facts";
-import { makeRig, returnChannel, solve, type Solved } from "@/core/chain";
+import { makeRig, returnChannel, solve, type Question, type Rig, type Solved } from "@/core/chain";
 import { effectiveSetting, hearsVolumeByInfrared, type Device, type SettingState } from "@/core/device";
 import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE, placeInTree } from "./address";
 import { claimAddresses, type Claims } from "./claims";
 import { soundWaysOf, type SoundWay } from "./sound-of";
 import type { Nature, Station } from "./station";
-import { networkOf, type BusNode, type Network } from "./topology";
+import { kindOf, networkOf, takesPart, type BusNode, type Network } from "./topology";
 
 /** Everything the simulation needs of a room. */
 export interface Household {
@@ -37,7 +37,7 @@ export interface HouseholdKnown {
 export function householdOf(job: Job, state: SettingState = "planned", known: HouseholdKnown = {}): Household {
   const network = networkOf(job, state);
   const claims = claimAddresses(network.nodes, known.order ?? inTreeOrder(network.nodes));
-  const returns = returnsOf(job, state);
+  const returns = returnLinks(job, state).answer;
   const system = chosenSoundSystem(job);
   const stations = new Map(
     network.nodes.flatMap((node): [string, Station][] => {
@@ -96,7 +96,6 @@ interface RoomOfBus {
 }
 
 function natureOf(device: Device, node: BusNode, logical: number | null, { system, returns, state }: RoomOfBus): Nature {
-  const setting = (key: Parameters<typeof effectiveSetting>[1]) => effectiveSetting(device, key, state);
   return {
     device: device.id,
     kind: node.kind,
@@ -111,15 +110,43 @@ function natureOf(device: Device, node: BusNode, logical: number | null, { syste
     version: node.version,
     placedBy: node.placedBy,
     maker: device.maker,
-    wakesOthers: wakesOthers(node.kind, setting("control-wakes")),
-    obeysStandby: setting("control-obeys") !== "off",
-    playsElsewhere: setting("speakers") !== "own",
+    ...asItIsSet(device, node.kind, state),
     hasSpeakers: device.speakers !== null,
-    passesAsleep: passesAsleep(device, state),
     takesVolume: device.volume === "cec" || device.volume === "remote-and-cec",
     infraredTo: system && device.role === "screen" && hearsVolumeByInfrared(device, system) ? system.id : null,
     returnLink: returns.get(device.id) ?? "none",
   };
+}
+
+/** What its own switches make of a device on the bus. */
+function asItIsSet(
+  device: Device,
+  kind: CecKind,
+  state: SettingState,
+): Pick<Nature, "wakesOthers" | "obeysStandby" | "playsElsewhere" | "passesAsleep"> {
+  const setting = (key: Parameters<typeof effectiveSetting>[1]) => effectiveSetting(device, key, state);
+  return {
+    wakesOthers: wakesOthers(kind, setting("control-wakes")),
+    obeysStandby: setting("control-obeys") !== "off",
+    playsElsewhere: setting("speakers") !== "own",
+    passesAsleep: passesAsleep(device, state),
+  };
+}
+
+/** Devices as they are set are never changed in place. */
+const control = new WeakMap<Device, string>();
+
+/** All that the planned switches of a device mean for control, but for its return channel: where it is the same, control goes alike. */
+export function controlStateOf(device: Device): string {
+  const known = control.get(device) ?? controlWords(device);
+  control.set(device, known);
+  return known;
+}
+
+function controlWords(device: Device): string {
+  const kind = kindOf(device, "planned");
+  const { wakesOthers, obeysStandby, playsElsewhere, passesAsleep } = asItIsSet(device, kind ?? "switch", "planned");
+  return [device.id, kind, takesPart(device, "planned"), wakesOthers, obeysStandby, playsElsewhere, passesAsleep].join(" ");
 }
 
 /** Whether the picture of its HDMI inputs goes on while it sleeps: where a way for it asks for power, only by its pass-through. */
@@ -142,9 +169,17 @@ function passesAsleep(device: Device, state: SettingState): boolean {
 /** Where it has no switch for it, a screen or player wakes others, a sound system does not: music must not light the screen. */
 const wakesOthers = (kind: CecKind, value: string | null | undefined): boolean => (value ? value === "on" : kind !== "audio");
 
-/** The return channel that sockets, wires and switches allow each device, as the sound engine sees it. */
-function returnsOf(job: Job, state: SettingState): ReadonlyMap<string, Nature["returnLink"]> {
+/** The return channel that sockets, wires and switches allow each device, as the sound engine sees it, and the questions on which that hangs. */
+export function returnLinks(
+  job: Job,
+  state: SettingState = "planned",
+): { readonly answer: ReadonlyMap<string, Nature["returnLink"]>; readonly asked: readonly Question[] } {
   const rig = makeRig(job, state);
+  const { answer, asked } = rig.traced(() => linksOf(job, rig));
+  return { answer, asked: [...asked] };
+}
+
+function linksOf(job: Job, rig: Rig): ReadonlyMap<string, Nature["returnLink"]> {
   const links = new Map<string, Nature["returnLink"]>();
   for (const cable of job.cables) {
     const channel = returnChannel(rig, cable);

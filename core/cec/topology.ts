@@ -56,12 +56,16 @@ export function networkOf(job: Job, state: SettingState = "planned"): Network {
         inputs: inputsOf(device),
         version: device.control.version,
         placedBy: placedBy(job, device.id),
-        speaks: device.speaksCec && effectiveSetting(device, "cec", state) !== "off",
+        speaks: takesPart(device, state),
       },
     ];
   });
   return { nodes, cuts: cutsOf(job) };
 }
+
+/** Whether a device speaks CEC and has it switched on, or nobody knows whether. */
+export const takesPart = (device: Device, state: SettingState = "planned"): boolean =>
+  device.speaksCec && effectiveSetting(device, "cec", state) !== "off";
 
 /**
  * What a device is on the bus; null where it holds no address: a plain box only passes the wire on, or not. One that takes the screen's

@@ -7,7 +7,6 @@ import { bestSettled, Worth } from "./nodes";
 import { effortPoints } from "./effort";
 import { commonActs, remotesNeeded } from "./everyday-acts";
 import { type PlayerOption } from "./settle";
-import { switchesOf } from "./switches";
 import { worked } from "./worked-under-test";
 import { PRESETS } from "./weights";
 
@@ -52,8 +51,10 @@ describe("the bound of an assignment", () => {
         for (const { measure, backbone, tables, grounds } of worked(spaceOf(one), 6, 4)) {
           const caps = new Caps(measure, backbone);
           tables.flat().forEach((plug) => caps.look(plug));
-          for (const { plug, option } of grounds.flatMap(({ options }) => options.flat()))
-            if (option) expect(option.points).toBeLessThanOrEqual(caps.of(plug) + 1e-6);
+          for (const { ground, options } of grounds)
+            for (const { plug, option } of options.flat())
+              // What is known of the control switches of this very ground is no less a bound.
+              if (option) expect(option.points).toBeLessThanOrEqual(Math.min(caps.of(plug), caps.on(ground, plug)) + 1e-6);
         }
       }),
       { numRuns: 80, seed: 36 },
@@ -69,7 +70,7 @@ describe("the bound of an assignment", () => {
               plugs.forEach(({ plug, option }, at) => {
                 if (!option) return;
                 expect(option.points).toBeLessThanOrEqual(plug.most + 1e-6);
-                for (const other of grounds.filter((one) => switchesOf(one.ground) === switchesOf(ground)))
+                for (const other of grounds.filter((one) => one.ground.control === ground.control))
                   expect(other.options[player]?.[at]?.option?.points ?? -Infinity).toBeLessThanOrEqual(option.most + 1e-6);
               }),
             );

@@ -5,13 +5,14 @@ import { planAtOnce } from "./at-once";
 import { backbonesOf, type Backbone } from "./backbones";
 import { Caps } from "./caps";
 import { newMeasure, sharpened } from "./grounds";
+import { withSettings } from "./hub-settings";
 import { plugsOf } from "./plugs";
 import { schoolsOn } from "./schools";
 import type { WiringSpace } from "./space";
 import { backboneOf, spaceWith } from "./space-under-test";
 import { tradesOf } from "./trades";
 import { hasSound, waitingOf } from "./waiting";
-import { easeAfter, PRESETS } from "./weights";
+import { ACTS_SHARE, easeAfter, PRESETS } from "./weights";
 
 /** What is looked into of the plugs of a player in a device of a backbone. */
 function lookedInto(space: WiringSpace, backbone: Backbone, player: string, hub: string) {
@@ -61,10 +62,29 @@ describe("how easy it can be to wake a player", () => {
     for (const wake of wakes(space, backbone, "splitter-1x2")) expect(wake).toBeCloseTo(easeAfter(3), 9);
   });
 
-  test("in a receiver before such a splitter the receiver hears it: the screen and its input are two steps", () => {
+  test("in a receiver before such a splitter they are three too: only a screen on its wire wakes a sound system", () => {
     const space = spaceWith(room(two), "splitter-1x2");
     const backbone = backboneOf(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector");
-    for (const wake of wakes(space, backbone, "receiver")) expect(wake).toBeCloseTo(easeAfter(2), 9);
+    for (const wake of wakes(space, backbone, "receiver")) expect(wake).toBeCloseTo(easeAfter(3), 9);
+  });
+
+  test("with control off at the screen all three are left to a person, with it off at the sound system that one alone", () => {
+    const space = spaceWith(room(two.map((one) => (one.id === "receiver" ? device("receiver-72", "receiver") : one))));
+    const measure = sharpened(newMeasure(space, PRESETS["best-sound"]));
+    const backbone = backboneOf(space, "receiver>tv");
+    const caps = new Caps(measure, backbone);
+    const plugs = plugsOf(measure, backbone)
+      .tables.flat()
+      .filter(({ player, kind }) => player === "disc" && kind?.device === "receiver");
+    plugs.forEach((plug) => caps.look(plug));
+    const lostWithout = (hub: string) => {
+      const hubs = backbone.hubs.map((one) => (one.id === hub ? withSettings(one, [{ device: hub, key: "cec", value: "off" }]) : one));
+      const [plug] = plugs;
+      return plug ? (caps.on({ hubs: backbone.hubs }, plug) - caps.on({ hubs }, plug)) / (PRESETS["best-sound"].ease * ACTS_SHARE) : NaN;
+    };
+    const acts = 11;
+    expect(lostWithout("tv") * acts).toBeCloseTo(1 - easeAfter(3), 9);
+    expect(lostWithout("receiver") * acts).toBeCloseTo(1 - easeAfter(1), 9);
   });
 });
 

@@ -1,6 +1,7 @@
+import { takesPart } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
-import { actsAtBest, hearingOf, type Hearing } from "./ease-most";
+import { actsAtBest, deafOf, hearingOf, type ActsAtBest, type Hearing } from "./ease-most";
 import type { Backbone } from "./backbones";
 import { Room } from "./by-questions";
 import type { Ground, Measure } from "./grounds";
@@ -13,7 +14,7 @@ import type { Plug } from "./plugs";
 import { seenAloneFrom } from "./reach";
 import { jobWith } from "./room-of";
 import { equalsOf, standInOf, type Standing } from "./stand-in";
-import { BySwitches, type Switch } from "./switches";
+import { BySwitches } from "./switches";
 import { ACTS_SHARE } from "./weights";
 import type { Wire } from "./wires";
 
@@ -23,6 +24,12 @@ interface Looked {
   readonly acts: number;
   /** What passes of sound and picture is known too. */
   readonly isWhole: boolean;
+}
+
+/** Who hears whom, and how the acts of plugs go at best then: with a player that takes part, and with one that does not. */
+interface OfHearing {
+  readonly hearing: Hearing;
+  readonly acts: { readonly heard: Map<Plug, ActsAtBest>; readonly unheard: Map<Plug, ActsAtBest> };
 }
 
 /**
@@ -37,6 +44,8 @@ export class Caps {
   private readonly planned: readonly Device[];
   private room: Room | undefined;
   private hearing: Hearing | undefined;
+  /** The same for every choice of hubs that take no part, with how the acts of plugs go then. */
+  private readonly hearings = new Map<string, OfHearing>();
   /** Whether whoever sits in a socket is seen while the sound system sleeps. */
   private seenAlone: ((socket: CableEnd) => boolean) | undefined;
 
@@ -68,6 +77,46 @@ export class Caps {
   /** The same as a share of all acts. */
   easeOf(plug: Plug): number {
     return this.looked.get(plug)?.acts ?? Infinity;
+  }
+
+  /** The same with the hubs as they are set on a ground, and with a player that takes part or not; null: it is unplugged. */
+  private actsOn(ground: Pick<Ground, "hubs">, plug: Plug, takesPart: boolean): ActsAtBest | null {
+    const { space } = this.measure;
+    const { hearing, acts } = this.hearingOn(ground);
+    const known = takesPart ? acts.heard : acts.unheard;
+    const found = known.get(plug);
+    if (found) return found;
+    const player = space.players.find(({ id }) => id === plug.player);
+    if (!player || !plug.wire) return null;
+    const { to, controlWire } = plug.wire.cable;
+    const fresh = actsAtBest(space, hearing, player, hearing.ofSocket(to, takesPart && controlWire));
+    known.set(plug, fresh);
+    return fresh;
+  }
+
+  private hearingOn({ hubs }: Pick<Ground, "hubs">): OfHearing {
+    const deaf = deafOf(hubs);
+    const known = this.hearings.get(deaf);
+    if (known) return known;
+    const { space } = this.measure;
+    const hearing = hearingOf(space, jobWith(space, hubs, this.backbone.wires), (hub) => takesPart(hub));
+    const fresh = { hearing, acts: { heard: new Map(), unheard: new Map() } };
+    this.hearings.set(deaf, fresh);
+    return fresh;
+  }
+
+  /** The points that the acts of a player bring at most on a ground, as it is set and was heard there. */
+  actPointsOn(ground: Pick<Ground, "hubs">, plug: Plug, heard: Heard): number {
+    return this.measure.weights.ease * ACTS_SHARE * (this.actsOn(ground, plug, takesPart(heard.player))?.ease ?? Infinity);
+  }
+
+  /** What a plug brings at most on a ground: what its acts lose there is known of what was begun. */
+  on(ground: Pick<Ground, "hubs">, plug: Plug): number {
+    const looked = this.looked.get(plug);
+    const acts = looked && this.actsOn(ground, plug, true);
+    if (!looked || !acts) return this.of(plug);
+    if (!bearsRemotes(this.measure.space, acts.remotes)) return -Infinity;
+    return looked.most - this.measure.weights.ease * ACTS_SHARE * (looked.acts - acts.ease);
   }
 
   /** Looks into who hears whom, and whether its player is seen alone. */
@@ -123,10 +172,10 @@ export class Caps {
   }
 
   /** What is heard of a plug on a ground: as on another ground of the backbone where every switch that was asked about stands alike. */
-  heardOn(ground: Ground, plug: Plug): { readonly answer: readonly Heard[]; readonly switches: readonly Switch[] } {
+  heardOn(ground: Ground, plug: Plug): readonly Heard[] {
     const told = this.told.get(plug) ?? new BySwitches();
     this.told.set(plug, told);
-    return told.of(ground.hubs, () => hear(this.measure, ground, plug, this.passedBy(plug)?.sounds));
+    return told.of(ground.hubs, () => hear(this.measure, ground, plug, this.passedBy(plug)?.sounds)).answer;
   }
 
   /** What the hubs play themselves can keep of its sound. */

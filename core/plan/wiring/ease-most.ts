@@ -1,4 +1,4 @@
-import { controlWires, kindOf, type Act } from "@/core/cec";
+import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd, Job } from "@/core/job";
 import { commonActs, playerOfAct } from "./everyday-acts";
@@ -6,7 +6,7 @@ import { socketKey } from "./sockets";
 import type { WiringSpace } from "./space";
 import { easeAfter } from "./weights";
 
-/** Who hears whom on a backbone, by its control wires alone: as if everybody on a wire took part. */
+/** Who hears whom on a backbone, by its control wires. */
 export interface Hearing {
   /** Whether a socket hangs on the wire of the main screen, of any screen, of the sound system. */
   readonly ofSocket: (end: CableEnd, controlWire: boolean) => Heard;
@@ -21,23 +21,37 @@ export interface Heard {
   readonly system: boolean;
 }
 
-/** Lays out who could hear whom in a room without players. */
-export function hearingOf(space: WiringSpace, job: Job): Hearing {
+/** The hubs that take no part as they are set; grounds with the same ones can be heard alike. */
+export function deafOf(hubs: readonly Device[]): string {
+  const known = deaf.get(hubs) ?? hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
+  deaf.set(hubs, known);
+  return known;
+}
+
+/** Hubs as they are set are never changed in place. */
+const deaf = new WeakMap<readonly Device[], string>();
+
+/**
+ * Lays out who could hear whom in a room without players.
+ * @param isHeard the hubs that take part: all of them where their settings are still open
+ */
+export function hearingOf(space: WiringSpace, job: Job, isHeard: (hub: Device) => boolean = () => true): Hearing {
   const wires = controlWires(job);
   const wiresAt = (device: Device): ReadonlySet<number> =>
     new Set(device.ports.flatMap(({ id, connector }) => (connector === "hdmi" ? [wires.of({ device: device.id, port: id })] : [])));
   const at = (ids: readonly string[]) =>
-    new Set(job.devices.filter(({ id }) => ids.includes(id)).flatMap((device) => [...wiresAt(device)]));
+    new Set(job.devices.filter((device) => ids.includes(device.id) && isHeard(device)).flatMap((device) => [...wiresAt(device)]));
   const main = at(space.mainScreen === null ? [] : [space.mainScreen]);
   const screens = at(space.screens.map(({ id }) => id));
-  const system = wiresAt(space.system);
+  const system = at([space.system.id]);
   // One with a knob alone is left on, one that is the screen is on with it.
   const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
   const heardAt = (end: CableEnd, controlWire: boolean): Heard => {
     const wire = controlWire ? wires.of(end) : null;
     const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
     const anyScreen = isOn(screens);
-    return { mainScreen: isOn(main), anyScreen, system: isLeftOn || isOn(system) };
+    // A sound system is woken by a screen that was woken, over the wire of all three. Source: CEC 1.4 §13.15.
+    return { mainScreen: isOn(main), anyScreen, system: isLeftOn || (anyScreen && isOn(system)) };
   };
   const known = new Map<string, Heard>();
   return {

@@ -158,7 +158,7 @@ class Quest {
       return option ? [{ option, adds: this.addsAtMost(plug, caps) }] : [];
     }
     const { players } = this.measure.space;
-    return caps.heardOn(ground, plug).answer.map((heard): Leg => {
+    return caps.heardOn(ground, plug).map((heard): Leg => {
       const { settings, effort, isAlone } = heard;
       const acts = ACTS_SHARE * actsBound(this.measure, ground, heard).ease;
       return {

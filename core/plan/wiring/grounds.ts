@@ -1,12 +1,12 @@
-import type { ActFigures } from "@/core/cec";
+import { controlStateOf, returnLinks, type ActFigures } from "@/core/cec";
 import { arrivalsOnly, type Arrival } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import type { Backbone } from "./backbones";
 import { effortPoints, menuEffort } from "./effort";
-import { Falls } from "./falls";
 import { contentShare, rowPoints } from "./figures";
 import { choicesOf, combinations, withSettings, type SettingChoice } from "./hub-settings";
+import { alikeBy, everyOne } from "./every-one";
 import { fulfils, hopePoints } from "./musts";
 import { mostOf, type Most } from "./most";
 import { pictureOnScreens, WHOLE_ON_ALL } from "./picture-on";
@@ -18,7 +18,7 @@ import type { ActsBound } from "./settle";
 import type { WiringSpace } from "./space";
 import { BySwitches } from "./switches";
 import type { Weights } from "./weights";
-import { isLead } from "./wires";
+import { isLead, type Wire } from "./wires";
 
 /** What stays the same for every ground of a search, and what it has worked out already. */
 export interface Measure {
@@ -35,8 +35,6 @@ export interface Measure {
   readonly ease: Map<string, ActsBound>;
   /** How the everyday acts go in the rooms that were foreseen, by all on which that rests. */
   readonly acts: Map<string, readonly ActFigures[]>;
-  /** How far plugs fell when they were looked into on a backbone, and when they were heard on a ground. */
-  readonly falls: { readonly looked: Falls; readonly heard: Falls };
 }
 
 /** A measure that has worked out nothing yet. */
@@ -50,7 +48,6 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   plugs: new Map(),
   ease: new Map(),
   acts: new Map(),
-  falls: { looked: new Falls(), heard: new Falls() },
 });
 
 /** The rows of a device in a room, from the full engine or from another room that is alike in all that they hang on. */
@@ -66,6 +63,19 @@ export const sharpened = (measure: Measure): Measure => ({
   most: mostOf(measure.space, measure.weights, pictureOnScreens(measure.space)),
   plugs: new Map(),
 });
+
+/** The links of all return channels of a room in words, with the questions on which they hang. */
+export function returnWords(job: Job): Told<string> {
+  const { answer, asked } = returnLinks(job);
+  return { answer: [...answer].map(([device, link]) => `${device} ${link}`).join(), asked };
+}
+
+/** A player with a return socket brings a return channel of its own. */
+const mayReturn = ({ ports }: Device): boolean =>
+  ports.some((port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== "none");
+
+const returnSwitches = ({ settings }: Device): string =>
+  settings.flatMap(({ key, planned, found }) => (key === "arc" || key === "earc" ? [`${key} ${planned ?? found}`] : [])).join();
 
 /** What a device plays by itself, with the points that it brings. */
 interface Own {
@@ -84,10 +94,11 @@ export class Ground {
   /** The points that its menus cost. */
   readonly menus: number;
   private known: Own | undefined;
+  private controlled: string | undefined;
 
   constructor(
     private readonly measure: Measure,
-    private readonly sounding: readonly Sounding[],
+    private readonly shared: { readonly sounding: readonly Sounding[]; readonly returns: BySwitches<string> },
     readonly backbone: Backbone,
     readonly hubs: readonly Device[],
     readonly settings: readonly SettingChoice[],
@@ -105,9 +116,20 @@ export class Ground {
     return this.own.points - this.menus;
   }
 
+  /** Where it is the same on two grounds of a backbone, control goes alike on both, by all that hangs on the hubs. */
+  get control(): string {
+    const { hubs, backbone } = this;
+    const { space } = this.measure;
+    return (this.controlled ??= [
+      ...hubs.map(controlStateOf),
+      this.shared.returns.of(hubs, () => returnWords(jobWith(space, hubs, backbone.wires))).answer,
+      ...(space.players.some(mayReturn) ? hubs.map(returnSwitches) : []),
+    ].join("|"));
+  }
+
   private get own(): Own {
     if (this.known) return this.known;
-    const all = this.sounding.map(({ id, told }) => told.of(this.hubs, () => this.ownOf(id)).answer);
+    const all = this.shared.sounding.map(({ id, told }) => told.of(this.hubs, () => this.ownOf(id)).answer);
     this.known = { rows: all.flatMap(({ rows }) => rows), points: all.reduce((sum, { points }) => sum + points, 0) };
     return this.known;
   }
@@ -124,23 +146,57 @@ export class Ground {
   }
 }
 
-/** Every combination of the settings of a backbone's hubs. */
-export function everyGround(measure: Measure, backbone: Backbone): readonly Ground[] {
+/** Ways to set the hubs of a backbone in which their own switches for control stand alike. */
+export interface GroundsAlike {
+  /** The hubs, set in one of these ways. */
+  readonly hubs: readonly Device[];
+  readonly grounds: () => readonly Ground[];
+}
+
+/** Every combination of the settings of a backbone's hubs, gathered by what they mean for control; laid out where they are asked for. */
+export function groundsAlike(measure: Measure, backbone: Backbone): readonly GroundsAlike[] {
   const { space } = measure;
   const reach = reachOf(space, backbone);
-  const sounding = [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }): Sounding[] =>
-    sources.length ? [{ id, told: new BySwitches() }] : [],
-  );
-  return combinations(backbone.hubs.flatMap((device) => hubChoices(space, backbone, reach, device))).map(
-    (settings) =>
-      new Ground(
-        measure,
-        sounding,
-        backbone,
-        backbone.hubs.map((device) => withSettings(device, settings)),
+  const shared = {
+    sounding: [...backbone.hubs, ...space.fixedDevices].flatMap(({ id, sources }): Sounding[] =>
+      sources.length ? [{ id, told: new BySwitches() }] : [],
+    ),
+    returns: new BySwitches<string>(),
+  };
+  // Each hub once for each way to set it, so that what is known of it holds on every ground.
+  const ways = backbone.hubs.map((device) =>
+    alikeBy(
+      combinations(hubChoices(space, backbone, reach, device)).map((settings): SetHub => ({
+        hub: withSettings(device, settings),
         settings,
-      ),
+      })),
+      ({ hub }) => controlStateOf(hub),
+    ),
   );
+  return everyOne(ways).map((alike) => ({
+    hubs: alike.flatMap(([first]) => first?.hub ?? []),
+    grounds: () =>
+      everyOne(alike).map(
+        (set) =>
+          new Ground(
+            measure,
+            shared,
+            backbone,
+            set.map(({ hub }) => hub),
+            set.flatMap(({ settings }) => settings),
+          ),
+      ),
+  }));
+}
+
+/** Every combination of the settings of a backbone's hubs. */
+export const everyGround = (measure: Measure, backbone: Backbone): readonly Ground[] =>
+  groundsAlike(measure, backbone).flatMap(({ grounds }) => grounds());
+
+/** A hub as it is set. */
+interface SetHub {
+  readonly hub: Device;
+  readonly settings: readonly SettingChoice[];
 }
 
 /** What matters of a hub although no sound goes through it to the sound system: who hears it, and whether it plays itself. */
@@ -168,7 +224,8 @@ function hubChoices(
 export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device): readonly (readonly SettingChoice[])[] {
   const leaves = (kind: (cable: Cable) => boolean) => wires.some(({ cable }) => cable.from.device === hub.id && kind(cable));
   const isPaired = leaves((cable) => cable.class === "bluetooth");
-  const hasLead = space.screens.includes(hub) && leaves(isLead);
+  const hasLead =
+    space.screens.includes(hub) && leaves(isLead) && (space.players.some(mayReturn) || wires.some((wire) => isReturn(space, wire, hub)));
   return choicesOf(hub, hub.id === space.system.id && space.screens.includes(hub)).flatMap((values) => {
     const [first] = values;
     if (first?.key === "bluetooth" && !isPaired) return [];
@@ -176,6 +233,12 @@ export function choicesOn(space: WiringSpace, { wires }: Backbone, hub: Device):
     const row = hub.settings.find(({ key }) => key === first.key);
     return [row?.options.includes("off") ? [...values, { ...first, value: "off" }] : values];
   });
+}
+
+/** Whether a return channel could run along a wire into a hub. */
+function isReturn({ system, boxes }: WiringSpace, { cable: { from, to } }: Wire, hub: Device): boolean {
+  const device = [system, ...boxes.map((box) => box.device)].find(({ id }) => id === from.device);
+  return to.device === hub.id && device !== undefined && mayReturn(device);
 }
 
 /** What must be of devices that no plan plugs: the screens' own apps, players that stay as they lie. */

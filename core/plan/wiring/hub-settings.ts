@@ -1,5 +1,6 @@
 import type { SettingKey } from "@/core/facts";
 import type { Device } from "@/core/device";
+import { everyOne } from "./every-one";
 
 /** A setting as a plan sets it. */
 export interface SettingChoice {
@@ -50,12 +51,7 @@ export function choicesOf(device: Device, isSystem: boolean): readonly (readonly
 }
 
 /** Every combination of choices, one of each. */
-export function combinations(choices: readonly (readonly SettingChoice[])[]): readonly (readonly SettingChoice[])[] {
-  return choices.reduce<readonly (readonly SettingChoice[])[]>(
-    (all, values) => all.flatMap((chosen) => values.map((value) => [...chosen, value])),
-    [[]],
-  );
-}
+export const combinations: (choices: readonly (readonly SettingChoice[])[]) => readonly (readonly SettingChoice[])[] = everyOne;
 
 /** The device with planned values for its settings. */
 export function withSettings(device: Device, choices: readonly SettingChoice[]): Device {

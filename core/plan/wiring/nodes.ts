@@ -1,13 +1,11 @@
 import { bestAssignment } from "./assignment";
 import type { Caps } from "./caps";
-import type { Falls } from "./falls";
 import type { Ground, Measure } from "./grounds";
 import type { Plug } from "./plugs";
 import type { Heard } from "./hear";
 import { judge, unplugged, type PlayerOption } from "./settle";
 import type { SocketKind } from "./sockets";
 import type { Tables } from "./starts";
-import type { Switch } from "./switches";
 
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
@@ -21,7 +19,6 @@ export type Known = Map<Plug, number>;
  */
 export class Worth {
   private readonly heard = new Map<Plug, readonly Heard[]>();
-  private readonly asked = new Map<string, Switch>();
   private readonly options = new Map<Plug, PlayerOption | null>();
 
   constructor(
@@ -36,26 +33,19 @@ export class Worth {
     const option = this.options.get(plug);
     if (option !== undefined) return option?.points ?? -Infinity;
     const heard = this.heard.get(plug);
-    const most = Math.min(this.caps.of(plug), this.known.get(plug) ?? Infinity);
-    return heard ? Math.min(most, Math.max(-Infinity, ...heard.map(({ points }) => points)) + this.caps.actsOf(plug)) : most;
+    const most = Math.min(this.caps.on(this.ground, plug), this.known.get(plug) ?? Infinity);
+    return heard
+      ? Math.min(most, Math.max(-Infinity, ...heard.map((one) => one.points + this.caps.actPointsOn(this.ground, plug, one))))
+      : most;
   }
 
   optionOf(plug: Plug): PlayerOption | null | undefined {
     return this.options.get(plug);
   }
 
-  get falls(): Falls {
-    return this.measure.falls.heard;
-  }
-
   /** How many steps a plug has been worked out. */
   stepsOf(plug: Plug): number {
     return this.options.has(plug) ? 3 : this.heard.has(plug) ? 2 : Number(this.caps.isLooked(plug));
-  }
-
-  /** The switches on which all that was heard so far hangs; what was judged hangs on those for control as well. */
-  get switches(): readonly Switch[] {
-    return [...this.asked.values()];
   }
 
   /** Works a plug out one step further. */
@@ -69,16 +59,16 @@ export class Worth {
   }
 
   private hear(plug: Plug): void {
-    const before = this.of(plug);
-    const { answer: heard, switches } = this.caps.heardOn(this.ground, plug);
+    const heard = this.caps.heardOn(this.ground, plug);
     this.heard.set(plug, heard);
-    for (const one of switches) this.asked.set(`${one.device} ${one.key}`, one);
     if (heard.length) this.keep(plug, Math.max(...heard.map(({ most }) => most)) + this.caps.actsOf(plug));
-    this.measure.falls.heard.note(plug, before - Math.max(0, this.of(plug)));
   }
 
   private judge(plug: Plug, heard: readonly Heard[]): void {
-    const option = judge(this.measure, this.ground, plug, heard, this.mostRemotes);
+    const option = judge(this.measure, this.ground, plug, heard, {
+      atMost: (one) => this.caps.actPointsOn(this.ground, plug, one),
+      mostRemotes: this.mostRemotes,
+    });
     this.options.set(plug, option);
     if (option) this.keep(plug, option.most);
   }
@@ -107,11 +97,11 @@ export function bestSettled(tables: Tables, worth: Worth, floor: number): Assign
     const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
     if (chosen.length === found.plugs.length) return { ...found, chosen };
     if (found.worth <= floor) return { ...found, chosen: null };
-    // Whoever fell furthest below what its reach allows so far is worked out first: then it is soon seen that nothing is to be won here.
+    // The quicker steps first: often they show that nothing is to be won here.
     const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
     const least = Math.min(...open.map((plug) => worth.stepsOf(plug)));
     const next = open.filter((plug) => worth.stepsOf(plug) === least);
-    worth.falls.furthest(next, tables.length).forEach((plug) => worth.advance(plug));
+    next.forEach((plug) => worth.advance(plug));
   }
 }
 
@@ -131,12 +121,7 @@ export const divided = (tables: Tables, plugs: readonly Plug[]): readonly Tables
  * At most so much players bring on a backbone; -Infinity where they cannot all be placed. It is looked into no further than it takes to
  * see that it is not more than the floor; whether all of the best assignment was, is told too.
  */
-export function mostOfPlayers(
-  tables: Tables,
-  caps: Caps,
-  falls: Falls,
-  floor: number,
-): { readonly worth: number; readonly isWhole: boolean } {
+export function mostOfPlayers(tables: Tables, caps: Caps, floor: number): { readonly worth: number; readonly isWhole: boolean } {
   for (;;) {
     const found = assign(tables, (plug) => caps.of(plug));
     if (!found) return { worth: -Infinity, isWhole: true };
@@ -146,11 +131,7 @@ export function mostOfPlayers(
     // Equal players would come in its place otherwise, one after the other.
     for (const plug of fresh) for (const one of caps.alike(plug, tables)) caps.begin(one);
     if (fresh.length > 0) continue;
-    for (const plug of falls.furthest(open, tables.length)) {
-      const before = caps.of(plug);
-      for (const one of caps.alike(plug, tables)) caps.look(one);
-      falls.note(plug, before - Math.max(0, caps.of(plug)));
-    }
+    for (const plug of open) for (const one of caps.alike(plug, tables)) caps.look(one);
   }
 }
 

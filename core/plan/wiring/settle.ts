@@ -1,10 +1,9 @@
-import { actFigures, householdOf, isOnPurpose } from "@/core/cec";
+import { actFigures, controlStateOf, householdOf, isOnPurpose } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
-import type { Device } from "@/core/device";
-import type { Cable } from "@/core/job";
+import type { Cable, Job } from "@/core/job";
 import { NO_EFFORT, type Effort } from "./effort";
 import { commonActs, easeOf, playerOfAct, remotesNeeded } from "./everyday-acts";
-import type { Ground, Measure } from "./grounds";
+import { returnWords, type Ground, type Measure } from "./grounds";
 import type { Heard } from "./hear";
 import type { SettingChoice } from "./hub-settings";
 import { easeShare, withoutSocket } from "./most";
@@ -12,7 +11,6 @@ import { fulfils } from "./musts";
 import type { Plug } from "./plugs";
 import { jobWith } from "./room-of";
 import { hasOwnLead } from "./space";
-import { switchesOf } from "./switches";
 import { ACTS_SHARE, UNPLUGGED_POINTS } from "./weights";
 
 /** A plug worked out on a ground: with the settings of its player that bring most, and at most how many points that is. */
@@ -39,29 +37,41 @@ export function unplugged({ space, weights }: Measure, { player, kind, wire }: P
 /**
  * Judges the acts that hang on a player for each choice of its settings that was heard, and takes the best: settings of a player are its
  * own affair, so only the best of them can stand in a best plan, and of equal ones the first.
- * @param mostRemotes choices whose acts take more remotes are none
+ * Choices that cannot be the best by what their acts bring at most are not judged.
  */
 export function judge(
   measure: Measure,
   ground: Ground,
   { player, kind, wire }: Plug,
   heard: readonly Heard[],
-  mostRemotes = Infinity,
+  { atMost, mostRemotes }: Judging,
 ): PlayerOption | null {
   const { space, weights } = measure;
-  const anywhere = weights.ease * ACTS_SHARE * easeShare(space, player);
-  const tried = heard.flatMap((one): PlayerOption[] => {
+  let [best, most]: [PlayerOption | null, number] = [null, -Infinity];
+  for (const one of heard) {
+    const limit = atMost(one);
+    if (best && one.points + limit < best.points) {
+      most = Math.max(most, one.most + limit);
+      continue;
+    }
     const { ease, remotes } = actsBound(measure, ground, one);
-    if (remotes > mostRemotes) return [];
+    if (remotes > mostRemotes) continue;
     const acts = weights.ease * ACTS_SHARE * ease;
     const isWhole = allArrive(one.rows) && allArrive(ground.rows);
+    most = Math.max(most, one.most + (isWhole ? acts : limit));
     const { settings, effort } = one;
-    return [{ player, kind, wire, settings, effort, points: one.points + acts, remotes, most: one.most + (isWhole ? acts : anywhere) }];
-  });
-  const [first] = tried;
-  if (!first) return null;
-  const best = tried.reduce((top, one) => (one.points > top.points + 1e-9 ? one : top), first);
-  return { ...best, most: Math.max(...tried.map(({ most }) => most)) };
+    const points = one.points + acts;
+    if (!best || points > best.points + 1e-9) best = { player, kind, wire, settings, effort, points, remotes, most };
+  }
+  return best && { ...best, most };
+}
+
+/** What judging a plug goes by. */
+interface Judging {
+  /** The points that acts bring at most, with a choice of the player's settings. */
+  readonly atMost: (heard: Heard) => number;
+  /** Choices whose acts take more remotes are none. */
+  readonly mostRemotes: number;
 }
 
 const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }) => arrives !== null);
@@ -81,7 +91,7 @@ export interface ActsBound {
 export function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): ActsBound {
   const player = set.id;
   // All on which control rests: the wires, the switches of the player itself and of the hubs, and by which links sound arrives.
-  const key = `${player} ${switchesOf({ hubs: [set] })} ${wireKey(wire.cable)} ${groundKey(ground)} ${linkKey(rows)}`;
+  const key = `${player} ${controlStateOf(set)} ${wireKey(wire.cable)} ${groundKey(ground)} ${linkKey(rows)}`;
   const known = ease.get(key);
   if (known !== undefined) return known;
   const acts = commonActs(space).filter(({ act }) => playerOfAct(space, act) === player);
@@ -101,20 +111,15 @@ const groundKeys = new WeakMap<Ground, string>();
 
 /** What a ground adds to the key of ease. */
 function groundKey(ground: Ground): string {
-  const { hubs, backbone, rows } = ground;
-  const known = groundKeys.get(ground) ?? controlKey({ devices: hubs, cables: backbone.wires.map(({ cable }) => cable) }, rows);
+  const { backbone, control, rows } = ground;
+  const known = groundKeys.get(ground) ?? [...backbone.wires.map(({ cable }) => wireKey(cable)), control, linkKey(rows)].join("|");
   groundKeys.set(ground, known);
   return known;
 }
 
-interface Room {
-  readonly devices: readonly Device[];
-  readonly cables: readonly Cable[];
-}
-
-/** All on which control rests in a room: its wires, its control switches, and by which links the sound of its rows arrives. */
-export const controlKey = ({ devices, cables }: Room, rows: readonly Arrival[]): string =>
-  [...cables.map(wireKey), switchesOf({ hubs: devices }), linkKey(rows)].join("|");
+/** All on which control rests in a room: its wires, its switches and return channels, and by which links the sound of its rows arrives. */
+export const controlKey = (job: Job, rows: readonly Arrival[]): string =>
+  [...job.cables.map(wireKey), ...job.devices.map(controlStateOf), returnWords(job).answer, linkKey(rows)].join("|");
 
 /** What control asks of a cable: where it leads, and its wires for control and return. */
 const wireKey = ({ from, to, returnWires, controlWire }: Cable): string =>

@@ -1,4 +1,5 @@
-import { everyGround, type Ground, type Measure } from "./grounds";
+import { alikeBy } from "./every-one";
+import { groundsAlike, type Ground, type GroundsAlike, type Measure } from "./grounds";
 import { draftOf, type WiringPlan } from "./make-plan";
 import { remoteLimits, type RemoteLimit } from "./musts";
 import { ALIKE, assign, bestSettled, divided, Worth, type Known } from "./nodes";
@@ -6,14 +7,14 @@ import type { Plug } from "./plugs";
 import type { School } from "./schools";
 import type { PlayerOption } from "./settle";
 import { allowedIn, areMet, choicesMeeting, needsOf, type Need, type Tables } from "./starts";
-import { standsAlike, switchesOf, type Switch } from "./switches";
 import { lookedInto, type Waiting } from "./waiting";
 
 /** What is still to be looked at, from the roughest on: a backbone, its hubs as they are set, players to be assigned there, players that are. */
 export type Step = Bounded &
   (
     | { readonly step: "backbone"; readonly waiting: Waiting }
-    | { readonly step: "ground"; readonly ground: Ground; readonly on: OnBackbone }
+    | { readonly step: "control"; readonly alike: GroundsAlike; readonly on: OnBackbone }
+    | { readonly step: "grounds"; readonly grounds: readonly Ground[]; readonly on: OnBackbone }
     | ({ readonly step: "players" } & OnGround)
     | { readonly step: "assignment"; readonly on: OnGround; readonly plugs: readonly Plug[]; readonly chosen: readonly PlayerOption[] }
   );
@@ -27,12 +28,12 @@ interface Bounded {
   readonly depth: number;
 }
 
-/** What all grounds of a backbone share. */
+/** What grounds of a backbone share on which control goes alike. */
 interface OnBackbone {
   readonly waiting: Waiting;
   readonly open: readonly Open[];
-  /** What is known of plugs, by how the control switches stand. */
-  readonly known: Map<string, Known>;
+  /** What is known of plugs where control goes alike. */
+  readonly known: Known;
 }
 
 /** A way in which plans of a backbone can be: of a school, with so many remotes. */
@@ -41,10 +42,7 @@ interface Open {
   /** What the school and the boxes need of the players. */
   readonly needs: readonly Need[];
   readonly tables: Tables;
-  /** At most so much its players bring. */
-  readonly players: number;
   readonly remotes: RemoteLimit;
-  readonly lost: LostOn;
 }
 
 /** Players to be assigned on a ground, for a school. */
@@ -53,8 +51,6 @@ interface OnGround extends Pick<Open, "school" | "needs" | "tables"> {
   readonly worth: Worth;
   /** The points of a plan before its players. */
   readonly base: number;
-  /** Where players could not win so far; null for what is left beside an assignment. */
-  readonly lost: LostOn | null;
 }
 
 /** A search under way, as far as its steps need it. */
@@ -77,7 +73,7 @@ export const stepOf = (waiting: Waiting): Step => ({
   depth: Number(waiting.isLookedInto),
 });
 
-const playersOn = (on: OnGround, bound: number): Step => ({ step: "players", ...on, bound, schools: [on.school], depth: 3 });
+const playersOn = (on: OnGround, bound: number): Step => ({ step: "players", ...on, bound, schools: [on.school], depth: 4 });
 
 /**
  * Takes a step no further than it takes to see that it brings less than the next one, which is then taken first; gives what is left of it.
@@ -88,8 +84,10 @@ export function take(run: Run, step: Step, next: number): readonly Step[] {
   switch (step.step) {
     case "backbone":
       return step.waiting.isLookedInto ? groundsOn(run, step.waiting) : [stepOf(lookedInto(run.measure, step.waiting, floor))];
-    case "ground":
-      return openedOn(run, step.ground, step.on);
+    case "control":
+      return groundsOf(step);
+    case "grounds":
+      return nextGround(run, step, floor);
     case "players":
       return assignedOn(run, step, floor);
     case "assignment":
@@ -100,51 +98,75 @@ export function take(run: Run, step: Step, next: number): readonly Step[] {
 /** The grounds of a backbone, with what its schools need of the players. */
 function groundsOn({ measure, looked }: Run, waiting: Waiting): readonly Step[] {
   const { space } = measure;
-  const { backbone, plugs, caps, schools, before, own } = waiting;
+  const { backbone, plugs, caps, schools } = waiting;
   const { tables } = plugs;
   looked.backbones += 1;
   const limits = remoteLimits(space);
   const open = schools.flatMap((school): Open[] => {
     const needs = needsOf(space, backbone, school, tables);
     const allowed = allowedIn(space, backbone, school, tables);
-    const found = needs && assign(allowed, (plug) => caps.of(plug));
-    if (!needs || !found) return [];
-    return limits.map((remotes) => ({ school, needs, tables: allowed, players: found.worth, remotes, lost: new LostOn() }));
+    if (!needs || !assign(allowed, (plug) => caps.of(plug))) return [];
+    return limits.map((remotes) => ({ school, needs, tables: allowed, remotes }));
   });
   if (open.length === 0) return [];
-  const on = { waiting, open, known: new Map<string, Known>() };
-  const most = before + (own ?? 0) + Math.max(...open.map(({ players, remotes }) => players - remotes.lost));
-  return everyGround(measure, backbone).map((ground) => ({ step: "ground", ground, on, bound: most - ground.menus, schools, depth: 2 }));
+  // What the hubs play themselves brings the same at most, however control is set.
+  const most = waiting.before + (waiting.own ?? 0);
+  return groundsAlike(measure, backbone).map((alike) => {
+    const on: OnBackbone = { waiting, open, known: new Map() };
+    return { step: "control", alike, on, bound: most + bestOf(alike, on), schools, depth: 2 };
+  });
+}
+
+/** At most so much players bring on hubs that are set so, in whatever school. */
+const bestOf = (set: Pick<Ground, "hubs">, on: OnBackbone): number =>
+  Math.max(...on.open.map((one) => playersAtMost(set, on, one) - one.remotes.lost));
+
+/** The grounds of hubs whose control switches stand alike, told apart by their return channels. */
+function groundsOf({ alike, on }: Extract<Step, { step: "control" }>): readonly Step[] {
+  const possible = alike.grounds().filter(({ isPossible }) => isPossible);
+  return alikeBy(possible, ({ control }) => control).flatMap((grounds) =>
+    groundsLeft(
+      grounds.toSorted((a, b) => b.points - a.points),
+      { ...on, known: new Map() },
+    ),
+  );
+}
+
+/** Grounds on which control goes alike, the best before its players first; none where there are none left. */
+function groundsLeft(grounds: readonly Ground[], on: OnBackbone): readonly Step[] {
+  const [first] = grounds;
+  if (!first) return [];
+  const bound = first.points + on.waiting.before + bestOf(first, on);
+  return [{ step: "grounds", grounds, on, bound, schools: on.waiting.schools, depth: 3 }];
+}
+
+/** At most so much players bring on a ground, by what was worked out on others on which control goes alike. */
+function playersAtMost(ground: Pick<Ground, "hubs">, { waiting, known }: OnBackbone, { tables }: Open): number {
+  const { caps } = waiting;
+  return assign(tables, (plug) => Math.min(caps.on(ground, plug), known.get(plug) ?? Infinity))?.worth ?? -Infinity;
+}
+
+/** Opens the first of some grounds, unless what was worked out since shows that something else could bring more. */
+function nextGround(run: Run, { grounds, on }: Extract<Step, { step: "grounds" }>, floor: number): readonly Step[] {
+  const [first, ...rest] = grounds;
+  const [now] = groundsLeft(grounds, on);
+  if (!first || !now) return [];
+  return now.bound <= floor ? [now] : [...openedOn(run, first, on), ...groundsLeft(rest, on)];
 }
 
 /** Players to be assigned on a ground, for every school that could win there. */
-function openedOn({ measure, standing }: Run, ground: Ground, { waiting, open, known }: OnBackbone): readonly Step[] {
-  if (!ground.isPossible) return [];
-  const control = switchesOf(ground);
-  const ofControl = known.get(control) ?? new Map();
-  known.set(control, ofControl);
+function openedOn({ measure, standing }: Run, ground: Ground, on: OnBackbone): readonly Step[] {
+  const { waiting, open, known } = on;
   const worths = new Map<RemoteLimit, Worth>();
-  return open.flatMap(({ school, needs, tables, players, remotes, lost }) => {
+  return open.flatMap((one) => {
+    const { school, needs, tables, remotes } = one;
     const base = ground.points + waiting.before - remotes.lost;
-    if (base + players <= standing(school) + ALIKE) return [];
-    const worth = worths.get(remotes) ?? new Worth(measure, ground, ofControl, waiting.caps, remotes.most);
+    const bound = base + playersAtMost(ground, on, one);
+    if (bound <= standing(school) + ALIKE) return [];
+    const worth = worths.get(remotes) ?? new Worth(measure, ground, known, waiting.caps, remotes.most);
     worths.set(remotes, worth);
-    return [playersOn({ ground, worth, school, needs, base, tables, lost }, base + players)];
+    return [playersOn({ ground, worth, school, needs, base, tables }, bound)];
   });
-}
-
-/** Grounds of a backbone on which players could not win, and the switches by which that was seen. */
-class LostOn {
-  private readonly grounds: { readonly base: number; readonly control: string; readonly switches: readonly Switch[] }[] = [];
-
-  add({ base, ground, worth }: OnGround): void {
-    this.grounds.push({ base, control: switchesOf(ground), switches: worth.switches });
-  }
-
-  /** Whether players cannot win on a ground for the same reasons as on another one, which had no fewer points before them. */
-  has({ base, ground }: OnGround): boolean {
-    return this.grounds.some((lost) => base <= lost.base && lost.control === switchesOf(ground) && standsAlike(ground.hubs, lost.switches));
-  }
 }
 
 /** So many settled assignments wait until nothing else could bring more; then one is played at once, so that there is something to beat. */
@@ -152,18 +174,14 @@ const PLAYED_AT_ONCE = 8;
 
 /** Players assigned on a ground as far as the floor asks. */
 function assignedOn(run: Run, on: OnGround, floor: number): readonly Step[] {
-  if (on.lost?.has(on)) return [];
   const found = bestSettled(on.tables, on.worth, floor - on.base);
   const bound = on.base + (found?.worth ?? -Infinity);
-  if (!found || bound <= run.standing(on.school) + ALIKE) {
-    on.lost?.add(on);
-    return [];
-  }
+  if (!found || bound <= run.standing(on.school) + ALIKE) return [];
   const { plugs, chosen } = found;
   if (!chosen) return [playersOn(on, bound)];
   // Else the best of every choice of players that are made to meet what is needed.
-  if (!areMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => playersOn({ ...on, tables, lost: null }, bound));
-  const step = { step: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 4 } as const;
+  if (!areMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => playersOn({ ...on, tables }, bound));
+  const step = { step: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 } as const;
   const isAtOnce = run.looked.settled % PLAYED_AT_ONCE === 0;
   run.looked.settled += 1;
   return isAtOnce ? played(run, step) : [step];
@@ -172,7 +190,7 @@ function assignedOn(run: Run, on: OnGround, floor: number): readonly Step[] {
 /** Plays an assignment through the full engine, where it can be foreseen that it is the best of its school so far, and gives what is left beside it. */
 function played(run: Run, { on, plugs, chosen, bound }: Extract<Step, { step: "assignment" }>): readonly Step[] {
   const { school, ground, tables } = on;
-  const left = () => divided(tables, plugs).map((rest) => playersOn({ ...on, tables: rest, lost: null }, bound));
+  const left = () => divided(tables, plugs).map((rest) => playersOn({ ...on, tables: rest }, bound));
   const draft = draftOf(run.measure, ground, school, chosen);
   const foreseen = draft?.foreseen();
   if (!draft || !foreseen || foreseen.points <= (run.best.get(school)?.points ?? -Infinity) + ALIKE) return left();

@@ -43,19 +43,3 @@ export class BySwitches<Answer> {
     return fresh;
   }
 }
-
-const CONTROL_KEYS: ReadonlySet<SettingKey> = new Set<SettingKey>(["cec", "arc", "earc", "speakers", "arc-take", "power", "standby-pass"]);
-
-/** Hubs as they are set are never changed in place, so how they stand is told once. */
-const told = new WeakMap<readonly Device[], string>();
-
-/** How the control switches of hubs stand. */
-export function switchesOf({ hubs }: { readonly hubs: readonly Device[] }): string {
-  const known = told.get(hubs);
-  if (known !== undefined) return known;
-  const words = hubs.flatMap(({ id, settings }) =>
-    settings.flatMap((row) => (CONTROL_KEYS.has(row.key) ? [`${id} ${row.key} ${row.planned ?? row.found}`] : [])),
-  );
-  told.set(hubs, words.join("|"));
-  return words.join("|");
-}

@@ -38,7 +38,7 @@ export function waitingOf(measure: Measure, backbone: Backbone, schools: readonl
  * A backbone looked into as far as it takes to see that it brings no more than a floor, or else all of its best assignment: at first who
  * has room where by what the sockets reach, then what can come along the ways of its sound.
  */
-export function lookedInto({ space, most, falls }: Measure, waiting: Waiting, floor: number): Waiting {
+export function lookedInto({ space, most }: Measure, waiting: Waiting, floor: number): Waiting {
   const { backbone, plugs, caps, before } = waiting;
   if (waiting.own === null) {
     const players = assign(plugs.tables, (plug) => caps.of(plug))?.worth ?? -Infinity;
@@ -46,7 +46,7 @@ export function lookedInto({ space, most, falls }: Measure, waiting: Waiting, fl
     if (bound <= floor) return { ...waiting, bound };
   }
   const own = waiting.own ?? most.ofOwn(backbone.hubs, reachOf(space, backbone), caps.ownSounds);
-  const { worth, isWhole } = mostOfPlayers(plugs.tables, caps, falls.looked, floor - before - own);
+  const { worth, isWhole } = mostOfPlayers(plugs.tables, caps, floor - before - own);
   return { ...waiting, own, bound: before + own + worth, isLookedInto: isWhole };
 }
 

@@ -8,7 +8,9 @@ import { PRESETS } from "./weights";
 
 /** A plug worked out whole, whatever could win. */
 const settle = (measure: Measure, ground: Ground, plug: Plug): PlayerOption | null =>
-  plug.wire ? judge(measure, ground, plug, hear(measure, ground, plug).answer) : unplugged(measure, plug);
+  plug.wire
+    ? judge(measure, ground, plug, hear(measure, ground, plug).answer, { atMost: () => Infinity, mostRemotes: Infinity })
+    : unplugged(measure, plug);
 
 /** For tests: every plug of every player on the first grounds of the first backbones of a space, worked out. */
 export function* worked(space: WiringSpace, backbones: number, grounds: number) {
