@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { typedWords } from "@/core/job";
 import { createJob, docketPage, openDatabase } from "@/server";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 
@@ -13,29 +14,28 @@ export async function benchDocket(): Promise<readonly { question: string; ms: nu
   try {
     const models = await Promise.all(
       demoJobNames().map(async (name) => {
-        const { id } = await createJob(db, demoJob(name), "new");
+        const job = demoJob(name);
+        const { id } = await createJob(db, job, "new");
         const row = await db.models.jobs.findByPk(id);
         if (!row) throw new Error("no row");
-        return row.get({ plain: true });
+        return { job, row: row.get({ plain: true }) };
       }),
     );
     const rows = Array.from({ length: JOBS }, (_, n) => {
       const model = models[n % models.length];
       if (!model) throw new Error("no model");
-      const name = `${model.name} ${n}`;
-      return {
-        ...model,
-        id: `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`,
-        name,
-        searchText: `${name.toLowerCase()}\n${model.searchText}`,
-      };
+      const id = `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
+      return { id, row: { ...model.row, id, name: `${model.row.name} ${n}` }, job: { ...model.job, name: `${model.row.name} ${n}` } };
     });
-    await db.models.jobs.bulkCreate(rows);
+    await db.models.jobs.bulkCreate(rows.map(({ row }) => row));
+    await db.models.jobDocuments.bulkCreate(rows.map(({ id, job }) => ({ jobId: id, document: JSON.stringify(job) })));
+    await db.models.jobWords.bulkCreate(rows.map(({ id, job }) => ({ jobId: id, words: typedWords(job) })));
+    const lofts = rows.filter(({ row }) => row.name.startsWith("Sail Loft"));
     const questions = [
       { question: "first page", q: "", page: 1 },
       { question: "a page in the middle", q: "", page: 50 },
       { question: "a word many have", q: "television", page: 1 },
-      { question: "words one has", q: "sail loft 4321", page: 1 },
+      { question: "words one has", q: lofts.at(-1)?.row.name ?? "", page: 1 },
       { question: "words none has", q: "nothing of the kind", page: 1 },
     ];
     const answers = [];

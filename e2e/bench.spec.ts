@@ -154,7 +154,8 @@ test("a damaged document opens read-only with what can be saved", async ({ page,
   const file = `${process.env.OCTACHORD_E2E_DATA ?? ""}/octachord.sqlite`;
   await new Promise<void>((resolve, reject) => {
     const db = new sqlite.Database(file);
-    db.run("UPDATE jobs SET document = '{\"format\":', summary = NULL WHERE id = ?", [id], (error) => {
+    db.run("UPDATE jobs SET summary = NULL WHERE id = ?", [id]);
+    db.run("UPDATE job_documents SET document = '{\"format\":' WHERE job_id = ?", [id], (error) => {
       db.close();
       if (error) reject(error);
       else resolve();

@@ -1,6 +1,7 @@
 import { Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
 import { readJobText, typedWords, type Job, type Phase } from "@/core/job";
 import { DOCKET_VERSION, docketSummary } from "@/core/report";
+import { folded } from "@/core/search";
 import { vanNeeds } from "@/core/stock";
 import type { Database } from "./database";
 import type { JobRow } from "./models/models";
@@ -28,8 +29,8 @@ export class DamagedDocument extends Error {
   override readonly name = "DamagedDocument";
 }
 
-function stored(row: JobRow): StoredJob {
-  const read = readJobText(row.document);
+function stored(row: JobRow, text: string): StoredJob {
+  const read = readJobText(text);
   if (!read.ok) throw new DamagedDocument(`The stored document of job ${row.id} does not read: ${JSON.stringify(read.refusal[0])}`);
   return { id: row.id, revision: row.revision, updatedAt: row.updatedAt, job: read.value };
 }
@@ -40,15 +41,21 @@ interface Kept {
   readonly text: string;
 }
 
-const columnsOf = ({ job, text }: Kept) => ({
+const columnsOf = (job: Job) => ({
   name: job.name,
   customer: job.customer,
   visitOn: job.visitOn,
   phase: job.phase,
-  searchText: typedWords(job),
-  document: text,
   ...summaryColumns(job),
 });
+
+/** What is kept of a job beside its line in the docket: its document, and its words for the search. */
+async function keepBeside(db: Database, { id, job, text }: Kept & { readonly id: string }, transaction: Transaction): Promise<void> {
+  await db.models.jobDocuments.upsert({ jobId: id, document: text }, { transaction });
+  // Not an upsert: the row keeps its number, by which the index knows it.
+  const [found] = await db.models.jobWords.update({ words: typedWords(job) }, { where: { jobId: id }, transaction });
+  if (found === 0) await db.models.jobWords.create({ jobId: id, words: typedWords(job) }, { transaction });
+}
 
 /** What the docket keeps of a job beside its particulars. */
 export const summaryColumns = (job: Job) => ({
@@ -58,23 +65,29 @@ export const summaryColumns = (job: Job) => ({
 });
 
 export async function findJob(db: Database, id: string, transaction?: Transaction): Promise<StoredJob | null> {
-  const row = await db.models.jobs.findOne({ where: { id, binnedAt: null }, ...(transaction ? { transaction } : {}) });
-  return row ? stored(row) : null;
+  const within = transaction ? { transaction } : {};
+  const row = await db.models.jobs.findOne({ where: { id, binnedAt: null }, ...within });
+  return row ? stored(row, (await documentText(db, id, within)) ?? "") : null;
 }
 
 /** Rows of the docket by visit day, those without one last; documents are not read. */
 export async function findDocketRows(db: Database, query: JobQuery): Promise<{ rows: readonly JobRow[]; total: number }> {
-  const words = query.q.toLocaleLowerCase("en").split(/\s+/).filter(Boolean);
+  const match = matchOf(query.q);
   const where: WhereOptions = {
     binnedAt: query.bin ? { [Op.not]: null } : null,
     ...(query.phase ? { phase: query.phase } : {}),
-    [Op.and]: words.map((word) =>
-      db.sequelize.literal(`search_text LIKE ${db.sequelize.escape(`%${word.replace(/[\\%_]/g, "\\$&")}%`)} ESCAPE '\\'`),
-    ),
+    ...(match === null
+      ? {}
+      : {
+          id: {
+            [Op.in]: db.sequelize.literal(
+              `(SELECT job_id FROM job_words WHERE "row" IN (SELECT rowid FROM job_search WHERE job_search MATCH ${db.sequelize.escape(match)}))`,
+            ),
+          },
+        }),
   };
   const { rows, count } = await db.models.jobs.findAndCountAll({
     where,
-    attributes: { exclude: ["document", "searchText"] },
     order: [
       [db.sequelize.literal("visit_on IS NULL"), "ASC"],
       ["visitOn", "ASC"],
@@ -87,20 +100,31 @@ export async function findDocketRows(db: Database, query: JobQuery): Promise<{ r
   return { rows, total: count };
 }
 
+/**
+ * A question to the full-text index: every typed word, each as the beginning of one. Null: nothing was typed that could be found.
+ * Source: sqlite.org/fts5.html#full_text_query_syntax (a quoted string, with * for the beginnings of its last word).
+ */
+function matchOf(typed: string): string | null {
+  const words = folded(typed)
+    .split(/\s+/)
+    .filter((word) => /[\p{L}\p{N}]/u.test(word));
+  return words.length === 0 ? null : words.map((word) => `"${word.replaceAll('"', '""')}"*`).join(" ");
+}
+
 /** The id and name of every job of the docket that can still be read one by one, where a page of the file is damaged. */
 export async function rowsOneByOne(db: Database, query: JobQuery): Promise<readonly JobRow[]> {
   const ids = await db.sequelize.query<{ id: string }>("SELECT id FROM jobs ORDER BY id", { type: QueryTypes.SELECT });
   const rows: JobRow[] = [];
   for (const { id } of ids) {
-    const row = await db.models.jobs.findOne({ where: { id }, attributes: { exclude: ["document", "searchText"] } }).catch(() => null);
+    const row = await db.models.jobs.findOne({ where: { id } }).catch(() => null);
     if (row && (row.binnedAt !== null) === (query.bin ?? false)) rows.push(row);
   }
   return rows;
 }
 
 /** The text of a stored document, whether it reads or not. */
-export async function documentText(db: Database, id: string): Promise<string | null> {
-  const row = await db.models.jobs.findOne({ where: { id }, attributes: ["document"] });
+export async function documentText(db: Database, id: string, within: { readonly transaction?: Transaction } = {}): Promise<string | null> {
+  const row = await db.models.jobDocuments.findByPk(id, within);
   return row?.document ?? null;
 }
 
@@ -112,9 +136,10 @@ export async function jobThatReads(db: Database, id: string): Promise<Job | null
 
 export async function insertJob(db: Database, entry: Kept & { id: string; at: string }, transaction: Transaction): Promise<void> {
   await db.models.jobs.create(
-    { id: entry.id, ...columnsOf(entry), revision: 1, createdAt: entry.at, updatedAt: entry.at, binnedAt: null },
+    { id: entry.id, ...columnsOf(entry.job), revision: 1, createdAt: entry.at, updatedAt: entry.at, binnedAt: null },
     { transaction },
   );
+  await keepBeside(db, entry, transaction);
 }
 
 export async function updateJob(
@@ -123,9 +148,10 @@ export async function updateJob(
   transaction: Transaction,
 ): Promise<void> {
   await db.models.jobs.update(
-    { ...columnsOf(entry), revision: entry.revision, updatedAt: entry.at },
+    { ...columnsOf(entry.job), revision: entry.revision, updatedAt: entry.at },
     { where: { id: entry.id }, transaction },
   );
+  await keepBeside(db, entry, transaction);
 }
 
 export async function appendEvent(

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { made } from "@/demo/room-under-test";
 import { fromShelfOrThrow } from "@/core/device";
-import { emptyJob, type Job } from "@/core/job";
+import { emptyJob, typedWords, type Job } from "@/core/job";
 import { defaultPreferences } from "@/core/preferences";
 import {
   addStock,
@@ -146,7 +146,10 @@ describe("photos", () => {
 });
 
 describe("a stored document that no longer reads", () => {
-  const damage = (id: string, text: string) => db.models.jobs.update({ document: text, summary: null }, { where: { id } });
+  const damage = async (id: string, text: string) => {
+    await db.models.jobs.update({ summary: null }, { where: { id } });
+    await db.models.jobDocuments.update({ document: text }, { where: { jobId: id } });
+  };
 
   test("is told in the docket, kept byte for byte, and the job comes back from its log", async () => {
     const { id } = await createJob(db, demoJob("flat-4b"), "new");
@@ -204,15 +207,34 @@ test("among thousands of jobs every typed word still finds its job", async () =>
   const row = await db.models.jobs.findByPk(columns);
   if (!row) throw new Error("no row");
   const plain = row.get({ plain: true });
-  await db.models.jobs.bulkCreate(
-    Array.from({ length: 2000 }, (_, n) => ({
-      ...plain,
-      id: `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`,
-      name: `Flat ${n}`,
-      searchText: `flat ${n}\n${plain.searchText}`,
-    })),
-  );
+  const ids = Array.from({ length: 2000 }, (_, n) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`);
+  await db.models.jobs.bulkCreate(ids.map((id, n) => ({ ...plain, id, name: `Flat ${n}` })));
+  await db.models.jobWords.bulkCreate(ids.map((jobId, n) => ({ jobId, words: `flat ${n}\n${typedWords(many)}` })));
   const page = await docketPage(db, { ...everything, q: "flat 1234" });
   expect(page.jobs.map(({ name }) => name)).toEqual(["Flat 1234"]);
   expect((await docketPage(db, { ...everything, page: 3 })).jobs).toHaveLength(50);
+});
+
+describe("the search of the docket", () => {
+  const named = (name: string): Job => ({ ...emptyJob(name), customer: "Zoë Brontë-Okafor" });
+  const found = async (q: string) => (await docketPage(db, { ...everything, q })).jobs.map(({ name }) => name);
+
+  test("finds a word by its beginning, without its accents, and written in either way", async () => {
+    await createJob(db, named("Caf\u00e9 Orl\u00e9ans"), "new");
+    for (const q of ["cafe", "CAF\u00c9", "cafe\u0301 orl", "orleans", "bronte", "okaf"]) expect(await found(q)).toEqual(["Caf\u00e9 Orl\u00e9ans"]);
+    expect(await found("cafe nowhere")).toEqual([]);
+  });
+
+  test("takes what is typed for words, whatever signs are in it", async () => {
+    await createJob(db, named('Flat "4B" (rear) AND NOT this'), "new");
+    for (const q of ['"4B"', "flat*", "(rear", "AND", "NOT this", "4b:", "^flat", "-", "''; DROP TABLE jobs"])
+      expect(await found(q), q).toEqual(q.includes("DROP") ? [] : ['Flat "4B" (rear) AND NOT this']);
+  });
+
+  test("follows a save: what was typed before is no longer found", async () => {
+    const { id } = await createJob(db, named("Old mill"), "new");
+    await saveJob(db, id, { revision: 1, commands: [{ kind: "edit-job", fields: { name: "New forge" } }] });
+    expect(await found("mill")).toEqual([]);
+    expect(await found("forge")).toEqual(["New forge"]);
+  });
 });

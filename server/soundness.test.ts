@@ -134,7 +134,7 @@ test(`any edits at all, ${EDITS} of them: each is refused, or the job opens agai
 }, 3_600_000);
 
 describe("a damaged document", () => {
-  const damage = (id: string, document: string) => db.models.jobs.update({ document }, { where: { id } });
+  const damage = (jobId: string, document: string) => db.models.jobDocuments.update({ document }, { where: { jobId } });
   const spoilLog = (id: string, revision: number) =>
     db.sequelize
       .query(

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { Op, type Transaction } from "sequelize";
+import { Op, QueryTypes, type Transaction } from "sequelize";
 import { z } from "zod";
 import { editToKeep, type Command, type Job, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
@@ -95,7 +95,22 @@ async function needsOf(db: Database, { id, needs }: Pick<JobRow, "id" | "needs">
 
 /** How many parts each job wants that the van does not have. */
 export async function missingParts(db: Database): Promise<ReadonlyMap<string, number>> {
-  return new Map((await jobParts(db)).map(({ id, missing }) => [id, missing.length]));
+  const state = await stateOf(db);
+  const known = counted.get(db);
+  if (known?.state === state) return known.missing;
+  const missing = new Map((await jobParts(db)).map((job) => [job.id, job.missing.length]));
+  counted.set(db, { state, missing });
+  return missing;
+}
+
+/** The missing parts of a database as it stood; thousands of jobs are not shared out anew for every page of the docket. */
+const counted = new WeakMap<Database, { readonly state: string; readonly missing: ReadonlyMap<string, number> }>();
+
+/** Is another after every change, whoever made it. Source: sqlite.org/pragma.html#pragma_data_version, lang_corefunc.html#total_changes. */
+async function stateOf({ sequelize }: Database): Promise<string> {
+  const [others] = await sequelize.query<{ data_version: number }>("PRAGMA data_version", { type: QueryTypes.SELECT });
+  const [own] = await sequelize.query<{ changes: number }>("SELECT total_changes() AS changes", { type: QueryTypes.SELECT });
+  return `${others?.data_version} ${own?.changes}`;
 }
 
 export type FitRefusal = { readonly code: "no-such-job" } | { readonly code: "missing"; readonly needs: readonly VanNeed[] };

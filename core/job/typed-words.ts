@@ -1,9 +1,10 @@
+import { folded } from "@/core/search";
 import type { Job } from "./job";
 
-/** Everything that a person typed anywhere in a job, in small letters: what a search of the docket looks through. */
+/** Everything that a person typed anywhere in a job, without accents: what a search of the docket looks through. */
 export function typedWords(job: Job): string {
   const { brief } = job;
-  return [
+  const typed = [
     job.name,
     job.customer,
     job.visitOn ?? "",
@@ -21,8 +22,6 @@ export function typedWords(job: Job): string {
     ...job.notes.map(({ text }) => text),
     ...job.snapshots.map(({ name }) => name),
     ...job.attachments.map(({ name }) => name),
-  ]
-    .filter(Boolean)
-    .join("\n")
-    .toLocaleLowerCase("en");
+  ];
+  return folded(typed.filter(Boolean).join("\n"));
 }

@@ -1,4 +1,5 @@
 import MiniSearch from "minisearch";
+import { folded } from "./folded";
 
 /** Something that can be found by words: a name that counts most, and what else is said of it. */
 export interface Findable {
@@ -44,7 +45,7 @@ const NAME_COUNTS = 8;
 
 /** One word as it is compared: small letters without accents and plural. Null: it says nothing. */
 function compared(word: string): string | null {
-  const plain = word.toLowerCase().normalize("NFKD").replace(/\p{M}/gu, "");
+  const plain = folded(word);
   if (SMALL_WORDS.has(plain)) return null;
   return plain.length > 3 && plain.endsWith("s") && !plain.endsWith("ss") ? plain.slice(0, -1) : plain;
 }

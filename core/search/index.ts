@@ -1,1 +1,2 @@
+export { folded } from "./folded";
 export { makeFinder, type Findable } from "./find-rows";

@@ -4,10 +4,11 @@ import { backUpFile } from "../backup-file";
 import { createJobs } from "./001-create-jobs";
 import { createShelfDevices } from "./002-create-shelf-devices";
 import { createStock } from "./003-create-stock";
+import { documentsApart } from "./004-documents-apart";
 import type { Migration } from "./migration";
 
 /** Append-only: a landed migration is never changed in what it does, it gets a successor. */
-export const MIGRATIONS: readonly Migration[] = [createJobs, createShelfDevices, createStock];
+export const MIGRATIONS: readonly Migration[] = [createJobs, createShelfDevices, createStock, documentsApart];
 
 /**
  * Brings the tables to this program's version. Each migration is one transaction together with the note that it was made, so that one that

@@ -1,15 +1,13 @@
 import { DataTypes, type CreationOptional, type InferAttributes, type InferCreationAttributes, Model, type Sequelize } from "sequelize";
 
-/** A job as stored: searchable columns beside the document's text. */
+/** A job as the docket lists it. */
 export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttributes<JobRow>> {
   declare id: string;
   declare name: string;
   declare customer: string;
   declare visitOn: string | null;
   declare phase: string;
-  declare searchText: string;
   declare revision: number;
-  declare document: string;
   declare createdAt: string;
   declare updatedAt: string;
   declare binnedAt: string | null;
@@ -18,6 +16,21 @@ export class JobRow extends Model<InferAttributes<JobRow>, InferCreationAttribut
   declare summaryVersion: number | null;
   /** The parts it takes from the van. */
   declare needs: string | null;
+  /** It is about to go for good, and its log may go with it. */
+  declare isErased: CreationOptional<boolean>;
+}
+
+/** The text of a job's document. */
+export class JobDocumentRow extends Model<InferAttributes<JobDocumentRow>, InferCreationAttributes<JobDocumentRow>> {
+  declare jobId: string;
+  declare document: string;
+}
+
+/** What a person typed in a job, as it is searched. */
+export class JobWordsRow extends Model<InferAttributes<JobWordsRow>, InferCreationAttributes<JobWordsRow>> {
+  declare row: CreationOptional<number>;
+  declare jobId: string;
+  declare words: string;
 }
 
 /** One save of a job: what was done, at which revision. */
@@ -62,6 +75,8 @@ export class AttachmentRow extends Model<InferAttributes<AttachmentRow>, InferCr
 
 export interface Models {
   readonly jobs: typeof JobRow;
+  readonly jobDocuments: typeof JobDocumentRow;
+  readonly jobWords: typeof JobWordsRow;
   readonly jobEvents: typeof JobEventRow;
   readonly shelfDevices: typeof ShelfDeviceRow;
   readonly stockItems: typeof StockItemRow;
@@ -84,17 +99,30 @@ export function defineModels(sequelize: Sequelize): Models {
       customer: text(),
       visitOn: textOrNull(),
       phase: text(),
-      searchText: text(),
       revision: { type: DataTypes.INTEGER, allowNull: false },
-      document: text(),
       createdAt: text(),
       updatedAt: text(),
       binnedAt: textOrNull(),
       summary: textOrNull(),
       summaryVersion: { type: DataTypes.INTEGER, allowNull: true },
       needs: textOrNull(),
+      isErased: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
     },
     { ...options, tableName: "jobs", modelName: "job" },
+  );
+  class JobDocuments extends JobDocumentRow {}
+  JobDocuments.init(
+    { jobId: { type: DataTypes.UUID, primaryKey: true }, document: text() },
+    { ...options, tableName: "job_documents", modelName: "jobDocument" },
+  );
+  class JobWords extends JobWordsRow {}
+  JobWords.init(
+    {
+      row: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+      jobId: { type: DataTypes.UUID, allowNull: false },
+      words: text(),
+    },
+    { ...options, tableName: "job_words", modelName: "jobWords" },
   );
   class JobEvents extends JobEventRow {}
   JobEvents.init(
@@ -139,6 +167,8 @@ export function defineModels(sequelize: Sequelize): Models {
     preferences: Preferences,
     attachments: Attachments,
     jobs: Jobs,
+    jobDocuments: JobDocuments,
+    jobWords: JobWords,
     jobEvents: JobEvents,
     shelfDevices: ShelfDevices,
   };
