@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { mkdir, readdir, readFile, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
+import { QueryTypes } from "sequelize";
 import { attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Attachment } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { PHOTO_FOLDER } from "./data-files";
@@ -85,6 +86,23 @@ export async function sweepFiles(db: Database, now = Date.now()): Promise<number
   for (const name of names) if (!known.has(name) && now - (await stat(fileOf(db, name))).mtimeMs > DAY_MS) orphans.push(name);
   await forgetFiles(db, orphans);
   return orphans.length;
+}
+
+/** So many days an edit that removed a photo can be taken back with its picture. */
+const PHOTO_DAYS = 30;
+
+/** Deletes photos that their job names nowhere any more, once nothing of it was saved for as long as an edit is taken back. Gives how many went. */
+export async function dropRemovedPhotos(db: Database, now = Date.now()): Promise<number> {
+  const gone = await db.sequelize.query<{ id: string }>(
+    `SELECT attachments.id FROM attachments JOIN jobs ON jobs.id = attachments.job_id JOIN job_documents ON job_documents.job_id = jobs.id
+     WHERE max(jobs.updated_at, attachments.created_at) < :before AND instr(job_documents.document, attachments.id) = 0`,
+    { type: QueryTypes.SELECT, replacements: { before: new Date(now - PHOTO_DAYS * DAY_MS).toISOString() } },
+  );
+  const ids = gone.map(({ id }) => id);
+  if (ids.length === 0) return 0;
+  await db.transact((transaction) => db.models.attachments.destroy({ where: { id: ids }, transaction }));
+  await forgetFiles(db, ids);
+  return ids.length;
 }
 
 /** A photo of a job; null where the job has none by that id. */

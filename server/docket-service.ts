@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { PHASES } from "@/core/job";
-import { DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
+import { BIN_DAYS, DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
 import { findDocketRows, jobThatReads, PAGE_SIZE, rowsOneByOne, summaryColumns, type JobQuery } from "./job-repository";
 import type { JobRow } from "./models/models";
@@ -13,6 +13,8 @@ export interface DocketPage {
   readonly page: number;
   readonly pageSize: number;
 }
+
+const DAY_MS = 86_400_000;
 
 /** The outline of a kept summary, enough to tell it from a damaged one. */
 const Summary = z.looseObject({
@@ -40,7 +42,9 @@ export async function docketPage(db: Database, query: JobQuery): Promise<DocketP
     rows.map(async (row): Promise<DocketLine> => {
       const { id, name, customer, visitOn, updatedAt } = row;
       const phase = PHASES.find((one) => one === row.phase) ?? "survey";
-      return { id, name, customer, visitOn, phase, updatedAt, summary: await summaryOf(db, row), missingParts: missing.get(id) ?? 0 };
+      const summary = await summaryOf(db, row);
+      const erasedOn = row.binnedAt === null ? null : new Date(Date.parse(row.binnedAt) + BIN_DAYS * DAY_MS).toISOString();
+      return { id, name, customer, visitOn, phase, updatedAt, summary, missingParts: missing.get(id) ?? 0, erasedOn };
     }),
   );
   return { jobs, total, page: query.page, pageSize: PAGE_SIZE };

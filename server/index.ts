@@ -3,6 +3,7 @@ export { findPhoto, keepPhoto, type AttachmentRefusal } from "./attachment-store
 export { openDatabase, type Database } from "./database";
 export { backUpAll, backupState, packBackup, restoreBackup, type BackupState } from "./backup-service";
 export { docketPage, type DocketPage } from "./docket-service";
+export { customersKept, emptyBin, eraseCustomer, eraseJob, type CustomerKept, type ErasedJob } from "./erase-service";
 export { healthOf, type Health } from "./health";
 export { DamagedDocument, findJob, type StoredJob } from "./job-repository";
 export { binJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";

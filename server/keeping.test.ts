@@ -221,7 +221,8 @@ describe("the search of the docket", () => {
 
   test("finds a word by its beginning, without its accents, and written in either way", async () => {
     await createJob(db, named("Caf\u00e9 Orl\u00e9ans"), "new");
-    for (const q of ["cafe", "CAF\u00c9", "cafe\u0301 orl", "orleans", "bronte", "okaf"]) expect(await found(q)).toEqual(["Caf\u00e9 Orl\u00e9ans"]);
+    for (const q of ["cafe", "CAF\u00c9", "cafe\u0301 orl", "orleans", "bronte", "okaf"])
+      expect(await found(q)).toEqual(["Caf\u00e9 Orl\u00e9ans"]);
     expect(await found("cafe nowhere")).toEqual([]);
   });
 

@@ -1,5 +1,6 @@
-import { sweepFiles } from "./attachment-store";
+import { dropRemovedPhotos, sweepFiles } from "./attachment-store";
 import { dailyBackup } from "./backup-service";
+import { emptyBin } from "./erase-service";
 import { FolderInUse } from "./folder-lock";
 import { closeDatabase, database } from "./open";
 import { dataFolder } from "./settings";
@@ -35,10 +36,14 @@ function keepDaily(): void {
     database()
       .then(async (db) => {
         await dailyBackup(db, dataFolder());
+        await emptyBin(db);
+        await dropRemovedPhotos(db);
         await sweepFiles(db);
       })
       .catch((error: unknown) =>
-        say(`today’s copy of the database, or the sweeping of files that nothing names, did not succeed: ${words(error)}`),
+        say(
+          `today’s copy of the database, the emptying of the bin, or the sweeping of files that nothing names did not succeed: ${words(error)}`,
+        ),
       );
   void keep();
   setInterval(() => void keep(), HOUR_MS).unref();

@@ -1,4 +1,4 @@
-import { backupState, database } from "@/server";
+import { backupState, customersKept, database } from "@/server";
 import { SettingsPlace } from "@/ui/settings";
 import { pagesWords } from "@/ui/words";
 
@@ -6,5 +6,6 @@ export const metadata = { title: pagesWords.settingsTitle };
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  return <SettingsPlace backups={await backupState(await database())} />;
+  const db = await database();
+  return <SettingsPlace backups={await backupState(db)} customers={await customersKept(db)} />;
 }

@@ -31,7 +31,12 @@ export interface DocketLine {
   readonly summary: DocketSummary | null;
   /** Parts the job wants from the van and that the van does not have. */
   readonly missingParts: number;
+  /** When a job in the bin goes for good; null for one in the docket. */
+  readonly erasedOn: string | null;
 }
+
+/** So many days a job lies in the bin before it goes for good. */
+export const BIN_DAYS = 30;
 
 /** Computes the summary from the document as it stands. */
 export function docketSummary(job: Job): DocketSummary {

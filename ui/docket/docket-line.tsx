@@ -1,6 +1,7 @@
 "use client";
 
-import { Button } from "antd";
+import { Button, Popconfirm } from "antd";
+import dayjs from "dayjs";
 import { Copy, Download, Trash2, Undo2 } from "lucide-react";
 import Link from "next/link";
 import type { DocketLine } from "@/core/report";
@@ -14,6 +15,7 @@ export interface LineActs {
   readonly inBin: boolean;
   readonly onBin: (line: DocketLine) => void;
   readonly onRestore: (line: DocketLine) => void;
+  readonly onErase: (line: DocketLine) => void;
   readonly onCopy: (line: DocketLine) => void;
 }
 
@@ -32,13 +34,15 @@ export function DocketLineRow({ line, acts }: { line: DocketLine; acts: LineActs
       )}
       <span className={styles.phase}>
         {line.phase}
-        <span>{line.summary ? nextActWords(line.summary.next) : docketWords.damagedOpenIt}</span>
+        <span>{line.erasedOn ? docketWords.goesOn(dayjs(line.erasedOn).format("D MMM YYYY")) : dueOf(line)}</span>
       </span>
       <Worst line={line} />
       <Acts line={line} acts={acts} />
     </div>
   );
 }
+
+const dueOf = ({ summary }: DocketLine): string => (summary ? nextActWords(summary.next) : docketWords.damagedOpenIt);
 
 const Name = ({ line }: { line: DocketLine }) => (
   <>
@@ -81,6 +85,18 @@ function Acts({ line, acts }: { line: DocketLine; acts: LineActs }) {
         <Button icon={<Undo2 size={16} aria-hidden />} onClick={() => acts.onRestore(line)} aria-label={docketWords.restoreJob(line.name)}>
           {docketWords.putItBack}
         </Button>
+        <Popconfirm
+          title={docketWords.eraseForGood(line.name)}
+          description={docketWords.eraseWords}
+          okText={docketWords.erase}
+          okButtonProps={{ danger: true }}
+          cancelText={docketWords.keepIt}
+          onConfirm={() => acts.onErase(line)}
+        >
+          <Button danger icon={<Trash2 size={16} aria-hidden />} aria-label={docketWords.eraseJob(line.name)}>
+            {docketWords.erase}
+          </Button>
+        </Popconfirm>
       </span>
     );
   return (

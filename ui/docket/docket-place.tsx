@@ -11,7 +11,7 @@ import styles from "./docket.module.css";
 import type { LineActs } from "./docket-line";
 import { DocketList } from "./docket-list";
 import { DocketSearch } from "./docket-search";
-import { binJob, copyJob, importJob, restoreJob } from "./requests";
+import { binJob, copyJob, eraseJob, importJob, restoreJob } from "./requests";
 import type { Docket, DocketQuery } from "./use-docket-lines";
 import { useFileDrop } from "./use-file-drop";
 import { docketWords } from "@/ui/words";
@@ -64,6 +64,14 @@ export function DocketPlace({ docket, q, phase, bin, warnings }: DocketPlaceProp
       void put();
     },
     onRestore: (line) => void putBack(line.id),
+    onErase: (line) => {
+      const erase = async () => {
+        const outcome = await eraseJob(line.id);
+        setNotice({ words: outcome.ok ? docketWords.wasErased(line.name) : outcome.refusal });
+        router.refresh();
+      };
+      void erase();
+    },
     onCopy: (line) => {
       const copy = async () => {
         const outcome = await copyJob(line.id, docketWords.copyOf(line.name.slice(0, 290)));

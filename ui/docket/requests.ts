@@ -26,5 +26,7 @@ export async function importJob(file: File): Promise<Outcome<z.infer<typeof Impo
 export const binJob = (id: string) => askServer(`/api/jobs/${id}`, { method: "DELETE" });
 export const restoreJob = (id: string) => askServer(`/api/jobs/${id}/restore`, { method: "POST" });
 
+export const eraseJob = (id: string) => askServer(`/api/jobs/${id}/erase`, { method: "POST" });
+
 /** Makes a new job of what can be saved of a damaged one. */
 export const salvageJob = (id: string) => make(`/api/jobs/${id}/salvage`, "");

@@ -10,6 +10,7 @@ import { Choice } from "@/ui/kit";
 import { useKeepPreferences, usePreferences } from "@/ui/preferences";
 import { useThemeChoice } from "@/ui/theme";
 import { Backups, type BackupsShown } from "./backups";
+import { EraseCustomer, type CustomerShown } from "./erase-customer";
 import styles from "./settings.module.css";
 import { settingsWords } from "@/ui/words";
 
@@ -20,7 +21,7 @@ const SOURCES = [
 ] as const;
 
 /** What the firm sets once: the look, the units, its name for print, and what a new player is taken to play. */
-export function SettingsPlace({ backups }: { backups: BackupsShown }) {
+export function SettingsPlace({ backups, customers }: { backups: BackupsShown; customers: readonly CustomerShown[] }) {
   const kept = usePreferences();
   const keep = useKeepPreferences();
   const { theme, setTheme } = useThemeChoice();
@@ -119,6 +120,7 @@ export function SettingsPlace({ backups }: { backups: BackupsShown }) {
           </Button>
         </footer>
         <Backups {...backups} />
+        <EraseCustomer customers={customers} />
       </main>
     </OutsideFrame>
   );

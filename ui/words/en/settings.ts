@@ -1,3 +1,5 @@
+import { plural } from "@/core/text";
+
 /** Words of the settings. */
 export const settingsWords = {
   copies: "Copies of everything",
@@ -8,6 +10,22 @@ export const settingsWords = {
     `By itself this machine keeps a copy of the database each day, seven days and six months back: ${count} of them, the newest of ${at}, ${size}, in ${folder}. They lie on the same disk and hold no photos.`,
   noOwnCopies: (folder: string) => `By itself this machine keeps a copy of the database each day in ${folder}; there is none yet.`,
   makeBackup: "Download a backup of everything",
+  eraseACustomer: "Erase a customer",
+  eraseWords: "Every job that names this customer goes for good, in the docket and in the bin: its document, its log of edits, its photos.",
+  customer: "Customer",
+  chooseACustomer: "Choose a customer",
+  noCustomer: "No job names a customer",
+  keptOf: (jobs: number, inBin: number, photos: number) =>
+    `${plural(jobs, "job")}${inBin ? `, ${inBin} of them in the bin` : ""}, ${plural(photos, "photo")}.`,
+  erase: "Erase for good",
+  eraseForGood: (customer: string) => `Erase everything of ${customer}?`,
+  cannotBeTakenBack: "This cannot be taken back.",
+  keepThem: "Keep it",
+  erasedOf: (customer: string) => `Erased of ${customer}:`,
+  erasedJob: (job: string, saves: number, photos: number) =>
+    `${job}: document, ${plural(saves, "log entry", "log entries")}, ${plural(photos, "photo")}`,
+  copiesStillHoldThem:
+    "Copies made before today still hold them: delete the files in the backup folder, and those you carried off, if they must go at once.",
   aPlayersOwnMedia: "A player’s own media",
   anApp: "An app",
   aTuner: "A tuner",
