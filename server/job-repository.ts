@@ -3,6 +3,7 @@ import { readJobText, typedWords, type Job, type Phase } from "@/core/job";
 import { DOCKET_VERSION, docketSummary } from "@/core/report";
 import { folded } from "@/core/search";
 import { vanNeeds } from "@/core/stock";
+import { STORED_VERSION } from "@/core/versions";
 import type { Database } from "./database";
 import type { JobRow } from "./models/models";
 
@@ -159,7 +160,7 @@ export async function appendEvent(
   entry: { jobId: string; revision: number; saveId: string; at: string; event: unknown },
   transaction: Transaction,
 ): Promise<void> {
-  await db.models.jobEvents.create({ ...entry, event: JSON.stringify(entry.event) }, { transaction });
+  await db.models.jobEvents.create({ ...entry, event: JSON.stringify(entry.event), version: STORED_VERSION }, { transaction });
 }
 
 /** The job and revision that a save made, if it was already taken in. */

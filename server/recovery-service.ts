@@ -1,6 +1,6 @@
 import { QueryTypes } from "sequelize";
 import { z } from "zod";
-import { applyAll, Command, readJob, readJobText, salvageJob, textToKeep, type Job, type JobTrouble } from "@/core/job";
+import { applyAll, readCommands, readJob, readJobText, salvageJob, textToKeep, type Job, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 import { documentText, type StoredJob } from "./job-repository";
@@ -63,8 +63,9 @@ function parsed(text: string): unknown {
 
 const Event = z.union([
   z.object({ kind: z.enum(["new", "import", "copy", "document"]), document: z.unknown() }),
-  z.object({ kind: z.literal("commands"), commands: z.array(Command) }),
+  z.object({ kind: z.literal("commands"), commands: z.array(z.unknown()) }),
 ]);
+type Event = z.infer<typeof Event>;
 
 interface FromLog {
   readonly job: Job;
@@ -75,14 +76,14 @@ interface FromLog {
 
 /** The job as the saves that were taken in make it, up to the first that no longer reads; null where not even the first does. */
 async function jobFromLog(db: Database, id: string): Promise<FromLog | null> {
-  const rows = await db.sequelize.query<{ revision: number; event: string }>(
-    "SELECT revision, event FROM job_events WHERE job_id = :id ORDER BY revision",
+  const rows = await db.sequelize.query<{ revision: number; event: string; version: number }>(
+    "SELECT revision, event, version FROM job_events WHERE job_id = :id ORDER BY revision",
     { type: QueryTypes.SELECT, replacements: { id } },
   );
   let last = null as FromLog | null;
   for (const [index, row] of rows.entries()) {
     const event = readStored(Event, row.event);
-    const job: Job | null = event.sound && row.revision === index + 1 ? jobAfter(last?.job ?? null, event.value) : null;
+    const job: Job | null = event.sound && row.revision === index + 1 ? jobAfter(last?.job ?? null, event.value, row.version) : null;
     if (!job) return last && { ...last, isWhole: false };
     last = { job, revision: row.revision, isWhole: true };
   }
@@ -90,11 +91,12 @@ async function jobFromLog(db: Database, id: string): Promise<FromLog | null> {
 }
 
 /** The job after an entry of the log; null where the entry cannot be made. What the documents break is judged at the end. */
-function jobAfter(job: Job | null, event: z.infer<typeof Event>): Job | null {
+function jobAfter(job: Job | null, event: Event, version: number): Job | null {
   if ("document" in event) {
     const read = readJob(event.document);
     return read.ok ? read.value : null;
   }
-  const made = job && applyAll(job, event.commands);
+  const commands = readCommands(version, event.commands);
+  const made = job && commands && applyAll(job, commands);
   return made?.ok ? made.value : null;
 }

@@ -2,8 +2,9 @@ import { randomUUID } from "node:crypto";
 import { Device } from "@/core/device";
 import { breachesOf, emptyJob, readShelfFile, type Breach, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { STORED_VERSION } from "@/core/versions";
 import type { Database } from "./database";
-import { readStored, type DamagedRow } from "./stored";
+import { readKept, type DamagedRow } from "./stored";
 
 /** A device of one's own, kept for other jobs. */
 export interface OwnDevice {
@@ -21,13 +22,15 @@ export async function ownDevices(db: Database): Promise<OwnDevices> {
   const rows = await db.models.shelfDevices.findAll({ order: [["name", "ASC"]] });
   const own: OwnDevice[] = [];
   const damaged: DamagedRow[] = [];
-  for (const { id, device } of rows) {
-    const read = readStored(Device, device);
+  for (const { id, device, version } of rows) {
+    const read = readKept("device", Device, { version, text: device });
     if (read.sound) own.push({ id, device: read.value });
     else damaged.push({ id, text: device });
   }
   return { own, damaged };
 }
+
+const kept = (device: Device) => ({ device: JSON.stringify(device), version: STORED_VERSION });
 
 /** Keeps a device on the shelf; one whose parts do not hold together is refused with the first breach. */
 export async function keepOwnDevice(db: Database, device: Device): Promise<Outcome<OwnDevice, Breach>> {
@@ -35,10 +38,7 @@ export async function keepOwnDevice(db: Database, device: Device): Promise<Outco
   if (breach) return refused(breach);
   const id = randomUUID();
   await db.transact((transaction) =>
-    db.models.shelfDevices.create(
-      { id, name: device.name, device: JSON.stringify(device), createdAt: new Date().toISOString() },
-      { transaction },
-    ),
+    db.models.shelfDevices.create({ id, name: device.name, ...kept(device), createdAt: new Date().toISOString() }, { transaction }),
   );
   return done({ id, device });
 }
@@ -48,7 +48,7 @@ export async function importOwnDevices(db: Database, text: string): Promise<Outc
   const read = readShelfFile(text);
   if (!read.ok) return read;
   const createdAt = new Date().toISOString();
-  const rows = read.value.map((device) => ({ id: randomUUID(), name: device.name, device: JSON.stringify(device), createdAt }));
+  const rows = read.value.map((device) => ({ id: randomUUID(), name: device.name, ...kept(device), createdAt }));
   await db.transact((transaction) => db.models.shelfDevices.bulkCreate(rows, { transaction }));
   return done(rows.length);
 }
@@ -58,7 +58,7 @@ export async function changeOwnDevice(db: Database, id: string, device: Device):
   const [breach] = breachesOf({ ...emptyJob("shelf"), devices: [device] });
   if (breach) return refused(breach);
   const [changed] = await db.transact((transaction) =>
-    db.models.shelfDevices.update({ name: device.name, device: JSON.stringify(device) }, { where: { id }, transaction }),
+    db.models.shelfDevices.update({ name: device.name, ...kept(device) }, { where: { id }, transaction }),
   );
   return changed > 0 ? done({ id, device }) : null;
 }

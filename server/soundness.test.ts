@@ -187,9 +187,9 @@ test("one row that does not read is told in its place; the docket, every list an
   await keepOwnDevice(db, bar);
   await addStock(db, { what: { kind: "spare", name: "Ties" }, count: 2, minimum: 0, price: null });
   await db.models.jobs.update({ summary: "{", needs: "[7" }, { where: { id } });
-  await db.models.shelfDevices.create({ id: crypto.randomUUID(), name: "Old", device: '{"id":1}', createdAt: "2026" });
-  await db.models.stockItems.create({ id: crypto.randomUUID(), fields: "no", createdAt: "2026" });
-  await db.models.preferences.upsert({ key: "firm", value: "no" });
+  await db.models.shelfDevices.create({ id: crypto.randomUUID(), name: "Old", device: '{"id":1}', version: 1, createdAt: "2026" });
+  await db.models.stockItems.create({ id: crypto.randomUUID(), fields: "no", version: 1, createdAt: "2026" });
+  await db.models.preferences.upsert({ key: "firm", value: "no", version: 1 });
   const page = await docketPage(db, everything);
   // The summary of the docket is computed again from the document.
   expect(page.jobs.map(({ name, summary }) => [name, (summary?.rows ?? 0) > 0])).toEqual([

@@ -4,10 +4,11 @@ import { z } from "zod";
 import { editToKeep, type Command, type Job, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { changedStock, reserve, type StockChange, StockFields, VanNeed, vanNeeds, type Reservation, type StockItem } from "@/core/stock";
+import { STORED_VERSION } from "@/core/versions";
 import type { Database } from "./database";
 import { appendEvent, findJob, jobThatReads, updateJob } from "./job-repository";
 import type { JobRow } from "./models/models";
-import { readStored, type DamagedRow } from "./stored";
+import { readKept, readStored, type DamagedRow } from "./stored";
 
 /** The van's list in the order it was written; lines that no longer read stand apart. */
 export async function stockLines(
@@ -17,8 +18,8 @@ export async function stockLines(
   const rows = await db.models.stockItems.findAll({ order: [["createdAt", "ASC"]], ...(transaction ? { transaction } : {}) });
   const items: StockItem[] = [];
   const damaged: DamagedRow[] = [];
-  for (const { id, fields } of rows) {
-    const read = readStored(StockFields, fields);
+  for (const { id, fields, version } of rows) {
+    const read = readKept("stock", StockFields, { version, text: fields });
     if (read.sound) items.push({ id, ...read.value });
     else damaged.push({ id, text: fields });
   }
@@ -29,19 +30,19 @@ export async function stockLines(
 export const stockItems = async (db: Database, transaction?: Transaction): Promise<readonly StockItem[]> =>
   (await stockLines(db, transaction)).items;
 
+const kept = (fields: StockFields) => ({ fields: JSON.stringify(fields), version: STORED_VERSION });
+
 export async function addStock(db: Database, fields: StockFields): Promise<StockItem> {
   const id = randomUUID();
   await db.transact((transaction) =>
-    db.models.stockItems.create({ id, fields: JSON.stringify(fields), createdAt: new Date().toISOString() }, { transaction }),
+    db.models.stockItems.create({ id, ...kept(fields), createdAt: new Date().toISOString() }, { transaction }),
   );
   return { id, ...fields };
 }
 
 /** False where there is no such line. */
 export async function changeStock(db: Database, id: string, fields: StockFields): Promise<boolean> {
-  const [changed] = await db.transact((transaction) =>
-    db.models.stockItems.update({ fields: JSON.stringify(fields) }, { where: { id }, transaction }),
-  );
+  const [changed] = await db.transact((transaction) => db.models.stockItems.update(kept(fields), { where: { id }, transaction }));
   return changed > 0;
 }
 
@@ -49,10 +50,9 @@ export async function changeStock(db: Database, id: string, fields: StockFields)
 export async function adjustStock(db: Database, id: string, change: StockChange): Promise<boolean> {
   return db.transact(async (transaction) => {
     const row = await db.models.stockItems.findOne({ where: { id }, transaction });
-    const read = row && readStored(StockFields, row.fields);
+    const read = row && readKept("stock", StockFields, { version: row.version, text: row.fields });
     if (!read?.sound) return false;
-    const fields = JSON.stringify(changedStock(read.value, change));
-    await db.models.stockItems.update({ fields }, { where: { id }, transaction });
+    await db.models.stockItems.update(kept(changedStock(read.value, change)), { where: { id }, transaction });
     return true;
   });
 }
@@ -129,11 +129,7 @@ export async function fitParts(
     const items = await stockItems(db, transaction);
     for (const { id: item, ...fields } of items) {
       const taken = parts.reserved.filter((one) => one.item === item).length;
-      if (taken)
-        await db.models.stockItems.update(
-          { fields: JSON.stringify({ ...fields, count: fields.count - taken }) },
-          { where: { id: item }, transaction },
-        );
+      if (taken) await db.models.stockItems.update(kept({ ...fields, count: fields.count - taken }), { where: { id: item }, transaction });
     }
     const command = fittedCommand(current.job);
     const applied = editToKeep(current.job, [command]);

@@ -23,7 +23,6 @@ export {
 export { addDevice } from "./as-added";
 export { withoutPlace } from "./photo-place";
 export { freeJoins, plugMoves, reaches, type FreeJoin, type PlugMove } from "./moves";
-export { JOB_MIGRATIONS, migrateJob } from "./migrations";
 export { formatPlace } from "./check-job";
 export { MAX_JOB_BYTES, readJob, readJobText, type JobTrouble } from "./read-job";
 export type { Refusal } from "./refusal";
@@ -31,6 +30,7 @@ export { salvageJob, type Salvaged } from "./salvage";
 export { editSoundly, type EditRefusal } from "./sound-edit";
 export { editToKeep, textToKeep } from "./keep-edit";
 export { readShelfFile, SHELF_FORMAT, writeShelfFile } from "./shelf-file";
+export { readCommands } from "./read-commands";
 export { typedWords } from "./typed-words";
 export { runBetween, whyNotLay } from "./run";
 export { loopThrough } from "./loop-through";

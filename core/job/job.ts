@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { CABLE_CLASS_IDS } from "@/core/facts";
 import { Device, Slug, SUPPLIES } from "@/core/device";
+import { STORED_VERSION } from "@/core/versions";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
 
@@ -36,7 +37,7 @@ export const PHASES = ["survey", "design", "visit", "handover"] as const;
 export type Phase = (typeof PHASES)[number];
 
 export const JOB_FORMAT = "octachord-job";
-export const JOB_VERSION = 1;
+export const JOB_VERSION = STORED_VERSION;
 
 /** A room, or a place of one where devices stand together: a rack, the wall of the screen. */
 export const Room = z.strictObject({ id: Slug, name: z.string().trim().min(1).max(80), seats: z.number().int().min(0).max(99).default(0) });

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import { JOB_MIGRATIONS, MAX_JOB_BYTES, readJob, readJobText } from "@/core/job";
+import { MAX_JOB_BYTES, readJob, readJobText } from "@/core/job";
 import { troubleSentence } from "@/core/text";
 
 const head = { format: "octachord-job", version: 1, name: "Room" };
@@ -176,11 +176,6 @@ describe("whatever is given to the importer", () => {
       { numRuns: 100, seed: 4 },
     );
   });
-});
-
-test("every migration has a fixture of its before and after", () => {
-  const fixtures: Readonly<Record<string, unknown>> = {};
-  for (const { name } of JOB_MIGRATIONS) expect(fixtures).toHaveProperty([name]);
 });
 
 type Path = readonly (string | number)[];

@@ -1,8 +1,8 @@
 import { CONTENT_CATALOGUE, expandDevice, SHELF } from "@/core/device";
 import { refused, type Outcome } from "@/core/outcome";
+import { migrate, type VersionTrouble } from "@/core/versions";
 import { checkJob, type DocumentTrouble } from "./check-job";
 import { JOB_FORMAT, JOB_VERSION, type Job } from "./job";
-import { migrateJob } from "./migrations";
 import { isTooDeep, MOST_NESTING } from "./nesting";
 
 /** Why a text or value is no job document: what is wrong, at which place of it. */
@@ -10,8 +10,7 @@ export type JobTrouble =
   | { readonly code: "not-json"; readonly detail: string }
   | { readonly code: "too-large"; readonly bytes: number; readonly limit: number }
   | { readonly code: "not-a-job" }
-  | { readonly code: "newer-version"; readonly version: number; readonly known: number }
-  | { readonly code: "unknown-version"; readonly version: unknown }
+  | VersionTrouble
   | DocumentTrouble
   /** A name that stands for something of the shelf or the catalogue, and that is not there. */
   | {
@@ -43,11 +42,9 @@ export function readJobText(text: string): Outcome<Job, readonly JobTrouble[]> {
 /** Reads a parsed value as a job: format and version first, then short forms, schema, and the rules between parts. */
 export function readJob(raw: unknown): Outcome<Job, readonly JobTrouble[]> {
   if (typeof raw !== "object" || raw === null || !("format" in raw) || raw.format !== JOB_FORMAT) return refused([{ code: "not-a-job" }]);
-  const version = "version" in raw ? raw.version : undefined;
-  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
-    return refused([{ code: "unknown-version", version: version ?? null }]);
-  if (version > JOB_VERSION) return refused([{ code: "newer-version", version, known: JOB_VERSION }]);
-  const current = migrateJob({ ...raw, version });
+  const lifted = migrate("job", "version" in raw ? raw.version : undefined, raw);
+  if (!lifted.ok) return refused([lifted.refusal]);
+  const current: Record<string, unknown> = { ...(lifted.value as Record<string, unknown>), version: JOB_VERSION };
   const devices = Array.isArray(current.devices) ? current.devices.map(expandDevice) : current.devices;
   const checked = checkJob({ ...current, ...(devices === undefined ? {} : { devices }) });
   if (checked.ok) return checked;

@@ -41,6 +41,7 @@ export class JobEventRow extends Model<InferAttributes<JobEventRow>, InferCreati
   declare saveId: string;
   declare at: string;
   declare event: string;
+  declare version: number;
 }
 
 /** A device of one's own on the shelf. */
@@ -48,6 +49,7 @@ export class ShelfDeviceRow extends Model<InferAttributes<ShelfDeviceRow>, Infer
   declare id: string;
   declare name: string;
   declare device: string;
+  declare version: number;
   declare createdAt: string;
 }
 
@@ -55,6 +57,7 @@ export class ShelfDeviceRow extends Model<InferAttributes<ShelfDeviceRow>, Infer
 export class StockItemRow extends Model<InferAttributes<StockItemRow>, InferCreationAttributes<StockItemRow>> {
   declare id: string;
   declare fields: string;
+  declare version: number;
   declare createdAt: string;
 }
 
@@ -62,6 +65,7 @@ export class StockItemRow extends Model<InferAttributes<StockItemRow>, InferCrea
 export class PreferenceRow extends Model<InferAttributes<PreferenceRow>, InferCreationAttributes<PreferenceRow>> {
   declare key: string;
   declare value: string;
+  declare version: number;
 }
 
 /** A photo whose bytes lie in the data folder. */
@@ -86,6 +90,8 @@ export interface Models {
 
 // A fresh object for each column: Sequelize writes the column's own name into it.
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+/** Of the program that wrote the text beside it. */
+const version = () => ({ type: DataTypes.INTEGER, allowNull: false });
 const textOrNull = () => ({ type: DataTypes.TEXT, allowNull: true });
 
 /** Binds the models to one connection; the tables themselves come from the migrations. */
@@ -133,22 +139,23 @@ export function defineModels(sequelize: Sequelize): Models {
       saveId: { type: DataTypes.UUID, allowNull: false },
       at: text(),
       event: text(),
+      version: version(),
     },
     { ...options, tableName: "job_events", modelName: "jobEvent" },
   );
   class ShelfDevices extends ShelfDeviceRow {}
   ShelfDevices.init(
-    { id: { type: DataTypes.UUID, primaryKey: true }, name: text(), device: text(), createdAt: text() },
+    { id: { type: DataTypes.UUID, primaryKey: true }, name: text(), device: text(), version: version(), createdAt: text() },
     { ...options, tableName: "shelf_devices", modelName: "shelfDevice" },
   );
   class StockItems extends StockItemRow {}
   StockItems.init(
-    { id: { type: DataTypes.UUID, primaryKey: true }, fields: text(), createdAt: text() },
+    { id: { type: DataTypes.UUID, primaryKey: true }, fields: text(), version: version(), createdAt: text() },
     { ...options, tableName: "stock_items", modelName: "stockItem" },
   );
   class Preferences extends PreferenceRow {}
   Preferences.init(
-    { key: { type: DataTypes.TEXT, primaryKey: true }, value: text() },
+    { key: { type: DataTypes.TEXT, primaryKey: true }, value: text(), version: version() },
     { ...options, tableName: "preferences", modelName: "preference" },
   );
   class Attachments extends AttachmentRow {}

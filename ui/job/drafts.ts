@@ -1,14 +1,27 @@
 import { createStore, del, get, set, type UseStore } from "idb-keyval";
 import { z } from "zod";
-import { Command } from "@/core/job";
+import { Command, readCommands } from "@/core/job";
+import { STORED_VERSION } from "@/core/versions";
 
-/** Edits that the server does not have yet, as the browser keeps them. */
+/** Edits that the server does not have yet. */
 const Draft = z.object({
   commands: z.array(Command).max(2000),
   /** The save under way, of so many of them: the server may have it already, and knows it by its name. */
   attempt: z.object({ saveId: z.uuid(), count: z.number().int().min(1) }).nullable(),
 });
 export type Draft = z.infer<typeof Draft>;
+
+/** The same as the browser keeps them, with the version of the program that did. */
+const KeptDraft = z.object({ version: z.number().default(1), commands: z.array(z.unknown()), attempt: z.unknown() });
+
+/** A draft as this program understands it; null where it does not. */
+function readDraft(kept: unknown): Draft | null {
+  const outline = KeptDraft.safeParse(kept);
+  if (!outline.success) return null;
+  const { version, commands, attempt } = outline.data;
+  const read = Draft.safeParse({ commands: readCommands(version, commands), attempt });
+  return read.success ? read.data : null;
+}
 
 /** Where drafts are kept; a browser without a store for them keeps none, and the page still works. */
 export interface Drafts {
@@ -30,11 +43,7 @@ async function quietly<Value>(work: () => Promise<Value>, otherwise: Value): Pro
 
 /** The drafts of one job in the browser's own database. What no longer reads, of an older program, is given up. */
 export const draftsOf = (job: string): Drafts => ({
-  keep: (draft) => quietly(() => set(job, draft, store()), undefined),
-  read: () =>
-    quietly(async () => {
-      const read = Draft.safeParse(await get(job, store()));
-      return read.success ? read.data : null;
-    }, null),
+  keep: (draft) => quietly(() => set(job, { ...draft, version: STORED_VERSION }, store()), undefined),
+  read: () => quietly(async () => readDraft(await get(job, store())), null),
   forget: () => quietly(() => del(job, store()), undefined),
 });

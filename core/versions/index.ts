@@ -1,0 +1,1 @@
+export { migrate, STORED_KINDS, STORED_VERSION, type StoredKind, type VersionStep, type VersionTrouble } from "./migrate";
