@@ -7,6 +7,7 @@ export { customersKept, emptyBin, eraseCustomer, eraseJob, type CustomerKept, ty
 export { healthOf, type Health } from "./health";
 export { DamagedDocument, findJob, type StoredJob } from "./job-repository";
 export { binJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal } from "./job-service";
+export { jobThen, momentsOf, type JobThen, type Moment } from "./log-service";
 export { database } from "./open";
 export { keepPreferences, preferences } from "./preferences-service";
 export { damagedJob, salvageStored, type DamagedJob, type SavedJob } from "./recovery-service";

@@ -91,6 +91,7 @@ function Acts({ line, acts }: { line: DocketLine; acts: LineActs }) {
           okText={docketWords.erase}
           okButtonProps={{ danger: true }}
           cancelText={docketWords.keepIt}
+          placement="bottomRight"
           onConfirm={() => acts.onErase(line)}
         >
           <Button danger icon={<Trash2 size={16} aria-hidden />} aria-label={docketWords.eraseJob(line.name)}>
