@@ -1,10 +1,17 @@
+import { mkdtemp } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { NextRequest } from "next/server";
 import { afterEach, describe, expect, test, vi } from "vitest";
+import { Access } from "@/server/access";
 import { proxy } from "./proxy";
 
 const ask = (path: string, headers: Record<string, string> = {}, method = "GET") =>
   proxy(new NextRequest(`http://127.0.0.1:4173${path}`, { method, headers: { host: "127.0.0.1:4173", ...headers } }));
-afterEach(() => vi.unstubAllEnvs());
+afterEach(() => {
+  vi.unstubAllEnvs();
+  vi.unstubAllGlobals();
+});
 
 describe("the gate", () => {
   test("serves this machine under its own names only", () => {
@@ -24,14 +31,26 @@ describe("the gate", () => {
     expect(ask("/api/jobs", { origin: "http://elsewhere.example" }).status).toBe(200);
   });
 
-  test("with a passphrase asks for it, and takes it as the password of any user", () => {
+  test("with a passphrase leads pages to the way in, refuses the rest, and lets in whoever signed in", async () => {
     vi.stubEnv("OCTACHORD_PASSPHRASE", "long: winter");
-    const basic = (text: string) => ({ authorization: `Basic ${Buffer.from(text).toString("base64")}` });
-    expect(ask("/").status).toBe(401);
-    expect(ask("/").headers.get("www-authenticate")).toContain("Basic");
-    expect(ask("/", basic("me:wrong")).status).toBe(401);
-    expect(ask("/", basic("me:long: winter")).status).toBe(200);
-    expect(ask("/", { authorization: "Bearer long: winter" }).status).toBe(401);
+    const access = await Access.open(await mkdtemp(join(tmpdir(), "octachord-gate-")), "long: winter");
+    vi.stubGlobal("octachordAccess", access);
+    const page = ask("/jobs/1/arrivals?row=a");
+    expect(page.status).toBe(303);
+    expect(page.headers.get("location")).toBe("http://127.0.0.1:4173/sign-in?next=%2Fjobs%2F1%2Farrivals%3Frow%3Da");
+    expect(ask("/api/jobs").status).toBe(401);
+    expect(ask("/api/jobs/1/photos/2").status).toBe(401);
+    expect(ask("/sign-in").status).toBe(200);
+    expect(ask("/api/session", {}, "POST").status).toBe(200);
+    expect(ask("/api/session", { origin: "http://elsewhere.example" }, "POST").status).toBe(403);
+    expect(ask("/", { cookie: "octachord=made.up" }).status).toBe(303);
+    const cookie = await access.signIn("long: winter", { address: "1", agent: "" });
+    expect(ask("/", { cookie: `octachord=${cookie.ok ? cookie.value : ""}` }).status).toBe(200);
+  });
+
+  test("lets nobody in while a passphrase is set and the server has not opened its book yet", () => {
+    vi.stubEnv("OCTACHORD_PASSPHRASE", "long: winter");
+    expect(ask("/api/jobs", { cookie: "octachord=a.b" }).status).toBe(401);
   });
 
   test("gives every page a policy with a nonce of its own", () => {

@@ -1,8 +1,9 @@
 import { NextResponse, type NextRequest } from "next/server";
+import { COOKIE, isLetIn } from "@/server/access";
 
 const LOCAL = new Set(["127.0.0.1", "localhost", "[::1]"]);
 
-/** The gate of every request: known host, same origin on writes, the passphrase where one is set, and a strict content policy on pages. */
+/** The gate of every request: known host, same origin on writes, a session where a passphrase is set, and a strict content policy on pages. */
 export function proxy(request: NextRequest): NextResponse {
   const refusal = whyNotServe(request);
   if (refusal) return refusal;
@@ -41,12 +42,6 @@ function whyNotServe(request: NextRequest): NextResponse | null {
   // A page elsewhere must not reach this server under a name of its own that points here.
   if (!process.env.OCTACHORD_HOST && !LOCAL.has(host.replace(/:\d+$/, "")))
     return refuse(421, "Unknown host", "This server answers to 127.0.0.1 only.");
-  const passphrase = process.env.OCTACHORD_PASSPHRASE;
-  if (passphrase && !knows(request, passphrase)) {
-    return refuse(401, "Passphrase needed", "Give the passphrase of this Octachord as the password; any user name will do.", {
-      "WWW-Authenticate": 'Basic realm="Octachord"',
-    });
-  }
   const reads = request.method === "GET" || request.method === "HEAD" || request.method === "OPTIONS";
   const origin = request.headers.get("origin");
   const site = request.headers.get("sec-fetch-site");
@@ -54,20 +49,25 @@ function whyNotServe(request: NextRequest): NextResponse | null {
     (origin !== null && URL.canParse(origin) && new URL(origin).host !== host) ||
     origin === "null" ||
     (site !== null && site !== "same-origin" && site !== "none");
-  return !reads && foreign ? refuse(403, "Other origin", "Writing is allowed from Octachord’s own pages only.") : null;
+  if (!reads && foreign) return refuse(403, "Other origin", "Writing is allowed from Octachord’s own pages only.");
+  return whyNotSignedIn(request);
 }
 
-function knows(request: NextRequest, passphrase: string): boolean {
-  const [scheme, value] = (request.headers.get("authorization") ?? "").split(" ");
-  if (scheme?.toLowerCase() !== "basic" || !value) return false;
-  const given = Buffer.from(value, "base64").toString("utf8");
-  return given.slice(given.indexOf(":") + 1) === passphrase;
+/** What is open to whoever is not signed in: the way in. */
+const WAYS_IN: ReadonlySet<string> = new Set(["/sign-in", "/api/session"]);
+
+/** A page leads to the way in, and back afterwards; everything else is refused. */
+function whyNotSignedIn({ nextUrl, cookies, headers }: NextRequest): NextResponse | null {
+  const { pathname, search } = nextUrl;
+  if (WAYS_IN.has(pathname) || isLetIn(cookies.get(COOKIE)?.value)) return null;
+  if (pathname.startsWith("/api/")) return refuse(401, "Not signed in", "Sign in with the passphrase of this Octachord first.");
+  // By the name under which it was asked for: a cookie belongs to that.
+  const wayIn = new URL("/sign-in", `${headers.get("x-forwarded-proto") ?? "http"}://${headers.get("host") ?? nextUrl.host}`);
+  wayIn.searchParams.set("next", `${pathname}${search}`);
+  return new NextResponse(null, { status: 303, headers: { Location: wayIn.toString() } });
 }
 
-const refuse = (status: number, title: string, detail: string, headers: Record<string, string> = {}): NextResponse =>
-  NextResponse.json(
-    { type: "about:blank", status, title, detail },
-    { status, headers: { ...headers, "Content-Type": "application/problem+json" } },
-  );
+const refuse = (status: number, title: string, detail: string): NextResponse =>
+  NextResponse.json({ type: "about:blank", status, title, detail }, { status, headers: { "Content-Type": "application/problem+json" } });
 
 export const config = { matcher: [{ source: "/((?!_next/static|favicon.ico).*)" }] };

@@ -3,7 +3,8 @@ import type { Metadata } from "next";
 import { cookies } from "next/headers";
 import type { ReactNode } from "react";
 import { isThemeName, THEME_COOKIE, ThemeProvider } from "@/ui/theme";
-import { database, preferences } from "@/server";
+import { defaultPreferences } from "@/core/preferences";
+import { COOKIE, database, isLetIn, preferences } from "@/server";
 import { PreferencesProvider } from "@/ui/preferences";
 import "@/ui/theme/tokens.css";
 import { pagesWords } from "@/ui/words";
@@ -14,14 +15,17 @@ export const metadata: Metadata = {
 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const kept = (await cookies()).get(THEME_COOKIE)?.value;
+  const given = await cookies();
+  const kept = given.get(THEME_COOKIE)?.value;
+  // The way in tells nothing of the firm.
+  const firm = isLetIn(given.get(COOKIE)?.value) ? await preferences(await database()) : defaultPreferences();
   const theme = isThemeName(kept) ? kept : "dim";
   return (
     <html lang="en" data-theme={theme}>
       <body>
         <AntdRegistry>
           <ThemeProvider initial={theme}>
-            <PreferencesProvider initial={await preferences(await database())}>{children}</PreferencesProvider>
+            <PreferencesProvider initial={firm}>{children}</PreferencesProvider>
           </ThemeProvider>
         </AntdRegistry>
       </body>

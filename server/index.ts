@@ -1,3 +1,4 @@
+export { accessOfServer, COOKIE, cookieHeader, cookieOf, isLetIn } from "./access";
 export { ask, type AskRefusal } from "./threads/ask";
 export { findPhoto, keepPhoto, type AttachmentRefusal } from "./attachment-store";
 export { openDatabase, type Database } from "./database";

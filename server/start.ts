@@ -1,3 +1,4 @@
+import { openAccess } from "./access";
 import { dropRemovedPhotos, sweepFiles } from "./attachment-store";
 import { dailyBackup } from "./backup-service";
 import { emptyBin } from "./erase-service";
@@ -14,6 +15,7 @@ const say = (words: string) => process.stderr.write(`octachord: ${words}\n`);
 export async function startKeeping(): Promise<void> {
   try {
     const { damage, missing } = await database();
+    await openAccess(dataFolder());
     if (damage.length) say(`the database in ${dataFolder()} is damaged (${damage[0] ?? ""}); what reads is served. Make a backup now.`);
     if (!damage.length) keepDaily();
     if (missing) say(`the last saves before ${missing.lastKept} may be missing; the newest here is of ${missing.lastHere ?? "none"}.`);

@@ -1,4 +1,5 @@
-import { backupState, customersKept, database } from "@/server";
+import { cookies } from "next/headers";
+import { accessOfServer, backupState, COOKIE, customersKept, database } from "@/server";
 import { SettingsPlace } from "@/ui/settings";
 import { pagesWords } from "@/ui/words";
 
@@ -7,5 +8,9 @@ export const dynamic = "force-dynamic";
 
 export default async function Page() {
   const db = await database();
-  return <SettingsPlace backups={await backupState(db)} customers={await customersKept(db)} />;
+  const access = accessOfServer();
+  const here = access?.sessionOf((await cookies()).get(COOKIE)?.value);
+  const sessions =
+    access?.sessions.map(({ id, at, seen, address, agent }) => ({ at, seen, address, agent, isHere: id === here?.id })) ?? null;
+  return <SettingsPlace backups={await backupState(db)} customers={await customersKept(db)} sessions={sessions?.toReversed() ?? null} />;
 }

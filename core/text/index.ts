@@ -28,6 +28,7 @@ export { meanwhileSentences } from "./meanwhile-words";
 export { modeWords, pictureFlag, pictureLossSentence, pictureWords } from "./picture-words";
 export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";
 export { backupSentence, restoredSentence, restoreRefusal } from "./backup-words";
+export { signInSentence } from "./sign-in-words";
 export { zipSentence } from "./zip-words";
 export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";
 export {

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { CONTENT_CATALOGUE } from "@/core/device";
 import type { Preferences } from "@/core/preferences";
 import { masterWords } from "@/core/text";
+import { Sessions, type SessionShown } from "@/ui/access";
 import { OutsideFrame } from "@/ui/frame";
 import { Choice } from "@/ui/kit";
 import { useKeepPreferences, usePreferences } from "@/ui/preferences";
@@ -20,8 +21,15 @@ const SOURCES = [
   { kind: "tuner", label: settingsWords.aTuner },
 ] as const;
 
+interface SettingsPlaceProps {
+  readonly backups: BackupsShown;
+  readonly customers: readonly CustomerShown[];
+  /** Null where nobody has to sign in. */
+  readonly sessions: readonly SessionShown[] | null;
+}
+
 /** What the firm sets once: the look, the units, its name for print, and what a new player is taken to play. */
-export function SettingsPlace({ backups, customers }: { backups: BackupsShown; customers: readonly CustomerShown[] }) {
+export function SettingsPlace({ backups, customers, sessions }: SettingsPlaceProps) {
   const kept = usePreferences();
   const keep = useKeepPreferences();
   const { theme, setTheme } = useThemeChoice();
@@ -121,6 +129,7 @@ export function SettingsPlace({ backups, customers }: { backups: BackupsShown; c
         </footer>
         <Backups {...backups} />
         <EraseCustomer customers={customers} />
+        {sessions ? <Sessions sessions={sessions} /> : null}
       </main>
     </OutsideFrame>
   );

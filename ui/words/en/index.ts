@@ -1,3 +1,4 @@
+export { accessWords } from "./access";
 export { arrivalsWords } from "./arrivals";
 export { briefWords } from "./brief";
 export { controlWords } from "./control";

@@ -15,6 +15,7 @@ export const pagesWords = {
   notFoundWords: "This job or page is not there. The job may lie in the bin, or the address may be cut short.",
   backToTheDocket: "Back to the docket",
   docketTitle: "Docket · Octachord",
+  signInTitle: "Sign in · Octachord",
   settingsTitle: "Settings · Octachord",
   joinTitle: "Five questions · Octachord",
   shelfTitle: "Shelf · Octachord",

@@ -1,0 +1,35 @@
+import { z } from "zod";
+import { signInSentence } from "@/core/text";
+import { accessOfServer, cookieHeader, cookieOf } from "@/server";
+import { answer, bodyAs } from "../answer";
+import { problem } from "../problem";
+
+const SignIn = z.strictObject({ passphrase: z.string().max(1000) });
+
+const noPassphrase = () =>
+  problem({ status: 409, title: "No passphrase", detail: "No passphrase is set for this Octachord; nobody has to sign in." });
+
+/** Signs in: the answer carries the cookie of a session. */
+export const POST = answer(async (request) => {
+  const { passphrase } = await bodyAs(request, SignIn);
+  const access = accessOfServer();
+  if (!access) return noPassphrase();
+  // As the server that took the request notes it; a caller may claim another address, which the pause for all together meets.
+  const address = request.headers.get("x-forwarded-for") ?? "unknown";
+  const cookie = await access.signIn(passphrase, { address, agent: request.headers.get("user-agent") ?? "" });
+  if (cookie.ok) return new Response(null, { status: 204, headers: { "Set-Cookie": cookieHeader(cookie.value) } });
+  const detail = signInSentence(cookie.refusal);
+  if (cookie.refusal.code === "wrong") return problem({ status: 401, title: "Wrong passphrase", detail });
+  const { seconds } = cookie.refusal;
+  const told = problem({ status: 429, title: "Too many tries", detail, seconds });
+  told.headers.set("Retry-After", String(seconds));
+  return told;
+});
+
+/** Signs this browser out. */
+export const DELETE = answer(async (request) => {
+  const access = accessOfServer();
+  const session = access?.sessionOf(cookieOf(request.headers.get("cookie")));
+  if (access && session) await access.signOut(session.id);
+  return new Response(null, { status: 204, headers: { "Set-Cookie": cookieHeader(null) } });
+});

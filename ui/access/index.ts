@@ -1,0 +1,2 @@
+export { SignInPlace } from "./sign-in-place";
+export { Sessions, type SessionShown } from "./sessions";

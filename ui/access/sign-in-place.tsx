@@ -1,0 +1,64 @@
+"use client";
+
+import { Button, Input } from "antd";
+import { LogIn } from "lucide-react";
+import { useState } from "react";
+import { askServer } from "@/ui/kit";
+import { accessWords } from "@/ui/words";
+import styles from "./access.module.css";
+
+/** The way in where a passphrase is set; it leads on to the page that was asked for. */
+export function SignInPlace({ next }: { next: string }) {
+  const [passphrase, setPassphrase] = useState("");
+  const [told, setTold] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const signIn = async () => {
+    setBusy(true);
+    const outcome = await askServer("/api/session", { method: "POST", body: JSON.stringify({ passphrase }) });
+    if (outcome.ok) {
+      // A fresh page, so that nothing of the one before signing in is left.
+      window.location.assign(next);
+      return;
+    }
+    setTold(outcome.refusal);
+    setBusy(false);
+  };
+  return (
+    <main className={styles.way}>
+      <form
+        className={styles.form}
+        onSubmit={(event) => {
+          event.preventDefault();
+          void signIn();
+        }}
+      >
+        <h1>{accessWords.octachord}</h1>
+        <p>{accessWords.signInWords}</p>
+        <label>
+          {accessWords.passphrase}
+          <Input.Password
+            autoFocus
+            size="large"
+            value={passphrase}
+            maxLength={1000}
+            autoComplete="current-password"
+            onChange={(event) => setPassphrase(event.target.value)}
+          />
+        </label>
+        <p role="alert" className={styles.told}>
+          {told}
+        </p>
+        <Button
+          type="primary"
+          size="large"
+          htmlType="submit"
+          icon={<LogIn size={18} aria-hidden />}
+          loading={busy}
+          disabled={passphrase === ""}
+        >
+          {accessWords.signIn}
+        </Button>
+      </form>
+    </main>
+  );
+}
