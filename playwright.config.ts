@@ -32,7 +32,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${PORT}`,
+    command: `node scripts/serve.mjs 127.0.0.1 ${PORT}`,
     url: `http://127.0.0.1:${PORT}/api/health`,
     env: { OCTACHORD_DATA: process.env.OCTACHORD_E2E_DATA },
     reuseExistingServer: false,

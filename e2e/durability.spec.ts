@@ -12,7 +12,7 @@ const base = `http://127.0.0.1:${PORT}`;
 
 /** Starts a server of its own on a folder and waits until it answers. */
 async function start(folder: string): Promise<ChildProcess> {
-  const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(PORT)], {
+  const server = spawn(process.execPath, ["scripts/serve.mjs", "127.0.0.1", String(PORT)], {
     env: { ...process.env, OCTACHORD_DATA: folder },
     stdio: "ignore",
     detached: true,

@@ -1,4 +1,5 @@
 import { readFileSync } from "node:fs";
+import { connect } from "node:net";
 import { expect, test, type APIRequestContext, type APIResponse } from "@playwright/test";
 import { demoFile, importDemo } from "./support";
 
@@ -86,6 +87,34 @@ test("a job leaves as a file or as a packed one, under a name that every system 
     const again = await request.post("/api/jobs/import", { data: await file.body() });
     expect(again.status()).toBe(201);
     expect(await documentOf(request, ((await again.json()) as { id: string }).id)).toEqual(whole.document);
+  }
+});
+
+test("what is no question at all is a problem with a sentence too", async ({ baseURL }) => {
+  const { port, hostname } = new URL(baseURL ?? "");
+  // By hand: no library sends such requests.
+  const answerTo = (method: string, path: string) =>
+    new Promise<string>((resolve, reject) => {
+      const socket = connect({ port: Number(port), host: hostname }, () =>
+        socket.end(`${method} ${path} HTTP/1.1\r\nHost: ${hostname}:${port}\r\nConnection: close\r\n\r\n`),
+      );
+      let text = "";
+      socket.on("data", (chunk) => (text += chunk.toString()));
+      socket.on("end", () => resolve(text)).on("error", reject);
+    });
+  for (const [method, path, status] of [
+    ["TRACE", "/api/jobs", 405],
+    ["PROPFIND", "/", 405],
+    ["GET", "/api/jobs/%ff", 400],
+    ["GET", "/jobs/%ff/gear", 400],
+    ["GET", "/api/jobs/%00", 400],
+    ["GET", "/api/nothing", 404],
+    ["GET", "/api/jobs?page=99999999999", 400],
+  ] as const) {
+    const answer = await answerTo(method, path);
+    expect(answer, `${method} ${path}`).toMatch(
+      new RegExp(`^HTTP/1.1 ${status} [\\s\\S]*application/problem\\+json[\\s\\S]*"detail":"[A-Z]`, "i"),
+    );
   }
 });
 

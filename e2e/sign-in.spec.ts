@@ -57,10 +57,7 @@ test("opened to other machines: HTTPS with a certificate made here and said to b
   expect(kept).not.toContain(cookie?.value.split(".")[0] ?? "nothing");
 });
 
-test("nothing is told to whoever is not signed in, and signing out everywhere ends every session", async ({
-  page,
-  browser,
-}) => {
+test("nothing is told to whoever is not signed in, and signing out everywhere ends every session", async ({ page, browser }) => {
   const stranger = await browser.newContext({ ignoreHTTPSErrors: true, baseURL: `https://127.0.0.1:${PORT}` });
   for (const path of ["/api/jobs", "/api/backup", "/api/preferences", "/api/jobs/1/photos/2", "/api/health"])
     expect((await stranger.request.get(path)).status(), path).toBe(401);

@@ -1,9 +1,7 @@
-// HTTPS before the server: with a certificate that is given, or with one made here. The server itself listens on this machine alone.
+// The certificate for HTTPS: one that is given, or one made here.
 import "reflect-metadata";
 import { randomBytes, X509Certificate } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
-import { request } from "node:http";
-import { createServer } from "node:https";
 import { hostname, networkInterfaces } from "node:os";
 import { join } from "node:path";
 
@@ -58,19 +56,3 @@ async function makeCertificate() {
 }
 
 export const fingerprintOf = (pem) => new X509Certificate(pem).fingerprint256;
-
-/** Hands every request on to the server on this machine, and says to it from where it came. */
-export function listenHttps({ cert, key, host, port, innerPort }) {
-  const front = createServer({ cert, key }, (incoming, outgoing) => {
-    const headers = { ...incoming.headers, "x-forwarded-proto": "https", "x-forwarded-for": incoming.socket.remoteAddress ?? "unknown" };
-    const inner = request({ host: "127.0.0.1", port: innerPort, method: incoming.method, path: incoming.url, headers }, (answer) => {
-      outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
-      answer.pipe(outgoing);
-    });
-    inner.on("error", () => (outgoing.headersSent ? outgoing.destroy() : outgoing.writeHead(502).end()));
-    // Whoever hangs up ends the question inside too.
-    outgoing.on("close", () => inner.destroy());
-    incoming.pipe(inner);
-  });
-  return new Promise((resolve, reject) => front.once("error", reject).listen(port, host, () => resolve(front)));
-}

@@ -1,7 +1,7 @@
 // What the start, demo and test scripts share. Plain Node: it must run before anything is installed.
 import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { createServer } from "node:net";
+import { connect, createServer } from "node:net";
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -114,65 +114,55 @@ export async function serve({ port, dataFolder }) {
   const host = process.env.OCTACHORD_HOST?.trim() || "127.0.0.1";
   if (!LOOPBACK.has(host)) whyNotOpen(process.env.OCTACHORD_PASSPHRASE ?? "");
   await ensureFreePort(port, host);
-  const https = wantsHttps() ? await httpsFor(dataFolder) : null;
-  const inner = https ? { host: "127.0.0.1", port: await freePort() } : { host, port };
+  const https = wantsHttps() ? await httpsWords(dataFolder) : null;
   // The server closes its database itself when it gets the signal to stop.
   const env = {
     ...process.env,
     OCTACHORD_DATA: dataFolder,
-    OCTACHORD_HTTPS: https ? "1" : "",
+    OCTACHORD_HTTPS: https === null ? "" : "1",
     NEXT_TELEMETRY_DISABLED: "1",
     NEXT_MANUAL_SIG_HANDLE: "true",
   };
-  const next = join(root, "node_modules", "next", "dist", "bin", "next");
-  const child = spawn(process.execPath, [next, "start", "-H", inner.host, "-p", String(inner.port)], {
+  const child = spawn(process.execPath, [join(root, "scripts", "serve.mjs"), host, String(port)], {
     cwd: root,
     env,
     stdio: ["ignore", "ignore", "inherit"],
   });
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => child.kill(signal));
   child.on("exit", (code) => process.exit(code ?? 0));
-  const address = `http://${inner.host}:${inner.port}`;
   for (let tries = 0; tries < 240; tries += 1) {
-    const answer = await fetch(`${address}/api/health`).catch(() => null);
-    // Behind a passphrase it asks to sign in, which is an answer too.
-    if ((answer?.ok || answer?.status === 401) && child.exitCode === null) {
-      if (!https) return console.log(`Octachord is ready: ${address}`);
-      await https.listen({ host, port, innerPort: inner.port });
-      return console.log(`Octachord is ready: https://${host}:${port}${https.words}`);
-    }
+    if (child.exitCode === null && (await isListening(port, host)))
+      return console.log(`Octachord is ready: ${https === null ? "http" : "https"}://${host}:${port}${https ?? ""}`);
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
   child.kill();
   stop("the server did not answer within a minute; the lines above say what it was doing.");
 }
 
+/** Whether somebody takes connections at a port; the server does when everything else is ready. */
+const isListening = (port, host) =>
+  new Promise((resolve) => {
+    const probe = connect({ port, host: host === "0.0.0.0" || host === "::" ? "127.0.0.1" : host });
+    probe.once("connect", () => resolve(true)).once("error", () => resolve(false));
+    probe.once("close", () => probe.destroy());
+    probe.setTimeout(1000, () => resolve(false));
+    probe.once("connect", () => probe.end());
+  });
+
 /** HTTPS is asked for by a certificate, or by OCTACHORD_HTTPS for one that is made here. */
 const wantsHttps = () => Boolean(process.env.OCTACHORD_HTTPS || process.env.OCTACHORD_CERT || process.env.OCTACHORD_KEY);
 
-async function httpsFor(dataFolder) {
-  const { certificateOf, fingerprintOf, listenHttps } = await import("./https.mjs");
+/** What is to be said of the certificate; it is made where there is none yet. */
+async function httpsWords(dataFolder) {
+  const { certificateOf, fingerprintOf } = await import("./https.mjs");
   try {
-    const { cert, key, madeHere } = await certificateOf(dataFolder);
-    const print = fingerprintOf(cert);
-    const words = madeHere
-      ? `\nIts certificate was made on this machine, so browsers warn of it once. Compare the fingerprint there:\n${print}`
-      : "";
-    return { words, listen: (where) => listenHttps({ cert, key, ...where }) };
+    const { cert, madeHere } = await certificateOf(dataFolder);
+    if (!madeHere) return "";
+    return `\nIts certificate was made on this machine, so browsers warn of it once. Compare the fingerprint there:\n${fingerprintOf(cert)}`;
   } catch (error) {
     return stop(`HTTPS cannot be offered: ${error.message}`);
   }
 }
-
-/** A port of this machine that nobody uses now. */
-const freePort = () =>
-  new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, "127.0.0.1", () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
-    });
-  });
 
 const LOOPBACK = new Set(["127.0.0.1", "localhost", "::1"]);
 const SHORTEST_PASSPHRASE = 10;

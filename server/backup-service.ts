@@ -1,8 +1,6 @@
 import { createHash } from "node:crypto";
-import { createReadStream, createWriteStream } from "node:fs";
 import { mkdir, readdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { basename, dirname, join } from "node:path";
-import { Zip, ZipPassThrough } from "fflate";
 import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { readZip, type ZipRefusal } from "@/core/zip";
@@ -11,6 +9,7 @@ import { DATABASE_FILE, LAST_BACKUP_FILE, LAST_SAVE_FILE, PHOTO_FOLDER } from ".
 import { connect, layAside, openDatabase, structureOf, type Database } from "./database";
 import { lockFolder } from "./folder-lock";
 import { readStored } from "./stored";
+import { partOfFile, partOfText, writeZip } from "./zip-file";
 
 const LIST = "checksums.json";
 const Checksums = z.record(z.string(), z.string());
@@ -34,10 +33,10 @@ export async function backUpAll(db: Database, folder: string, file: string, at =
   try {
     const names = await readdir(join(folder, PHOTO_FOLDER)).catch(() => []);
     const parts = [
-      [DATABASE_FILE, copy] as const,
-      ...names.map((name) => [`${PHOTO_FOLDER}/${name}`, join(folder, PHOTO_FOLDER, name)] as const),
+      partOfFile(DATABASE_FILE, copy),
+      ...names.map((name) => partOfFile(`${PHOTO_FOLDER}/${name}`, join(folder, PHOTO_FOLDER, name))),
     ];
-    await pack(parts, `${file}.part`);
+    await writeZip(`${file}.part`, parts, (sums) => partOfText(LIST, JSON.stringify(sums, null, 2)));
     const checked = await readBackup(`${file}.part`);
     if (!checked.ok) throw new Error(`The backup does not read back: ${JSON.stringify(checked.refusal)}`);
     await rename(`${file}.part`, file);
@@ -55,35 +54,6 @@ export async function packBackup(db: Database, at = new Date()): Promise<Backup 
   await mkdir(backupFolder(folder), { recursive: true, mode: 0o700 });
   const backup = await backUpAll(db, folder, join(backupFolder(folder), `octachord-backup-${stampOf(at)}.zip`), at);
   return { ...backup, forget: () => rm(backup.file, { force: true }) };
-}
-
-/** Writes a zip file by file, so that no more than a piece of one is held in memory. */
-async function pack(parts: readonly (readonly [string, string])[], file: string): Promise<void> {
-  const out = createWriteStream(file, { mode: 0o600 });
-  const written = new Promise<void>((resolve, reject) => out.once("finish", resolve).once("error", reject));
-  const zip = new Zip((error, data, final) => {
-    if (error) out.destroy(error);
-    else out.write(data);
-    if (final) out.end();
-  });
-  const sums: Record<string, string> = {};
-  for (const [name, path] of parts) {
-    const entry = new ZipPassThrough(name);
-    zip.add(entry);
-    const hash = createHash("sha256");
-    for await (const chunk of createReadStream(path) as AsyncIterable<Buffer>) {
-      hash.update(chunk);
-      entry.push(chunk);
-      if (out.writableNeedDrain) await new Promise<void>((resolve) => out.once("drain", () => resolve()));
-    }
-    entry.push(new Uint8Array(), true);
-    sums[name] = hash.digest("hex");
-  }
-  const list = new ZipPassThrough(LIST);
-  zip.add(list);
-  list.push(new TextEncoder().encode(JSON.stringify(sums, null, 2)), true);
-  zip.end();
-  await written;
 }
 
 /** Why a file is not restored. */

@@ -1,4 +1,4 @@
-import { Op, QueryTypes, type Transaction, type WhereOptions } from "sequelize";
+import { Op, QueryTypes, type OrderItem, type Transaction, type WhereOptions } from "sequelize";
 import { readJobText, typedWords, type Job, type Phase } from "@/core/job";
 import { DOCKET_VERSION, docketSummary } from "@/core/report";
 import { folded } from "@/core/search";
@@ -71,6 +71,14 @@ export async function findJob(db: Database, id: string, transaction?: Transactio
   return row ? stored(row, (await documentText(db, id, within)) ?? "") : null;
 }
 
+/** By visit day, those without one last, then by name. */
+const inOrder = ({ sequelize }: Database): OrderItem[] => [
+  [sequelize.literal("visit_on IS NULL"), "ASC"],
+  ["visitOn", "ASC"],
+  ["name", "ASC"],
+  ["id", "ASC"],
+];
+
 /** Rows of the docket by visit day, those without one last; documents are not read. */
 export async function findDocketRows(db: Database, query: JobQuery): Promise<{ rows: readonly JobRow[]; total: number }> {
   const match = matchOf(query.q);
@@ -89,12 +97,7 @@ export async function findDocketRows(db: Database, query: JobQuery): Promise<{ r
   };
   const { rows, count } = await db.models.jobs.findAndCountAll({
     where,
-    order: [
-      [db.sequelize.literal("visit_on IS NULL"), "ASC"],
-      ["visitOn", "ASC"],
-      ["name", "ASC"],
-      ["id", "ASC"],
-    ],
+    order: inOrder(db),
     limit: PAGE_SIZE,
     offset: (query.page - 1) * PAGE_SIZE,
   });
@@ -121,6 +124,16 @@ export async function rowsOneByOne(db: Database, query: JobQuery): Promise<reado
     if (row && (row.binnedAt !== null) === (query.bin ?? false)) rows.push(row);
   }
   return rows;
+}
+
+/** Every job of the docket, in its order. */
+export async function idsOfDocket(db: Database): Promise<readonly string[]> {
+  const rows = await db.models.jobs.findAll({
+    where: { binnedAt: null },
+    attributes: ["id"],
+    order: inOrder(db),
+  });
+  return rows.map(({ id }) => id);
 }
 
 /** The text of a stored document, whether it reads or not. */

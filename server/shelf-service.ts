@@ -43,12 +43,16 @@ export async function keepOwnDevice(db: Database, device: Device): Promise<Outco
   return done({ id, device });
 }
 
-/** Keeps every device of a shelf file, or none. */
-export async function importOwnDevices(db: Database, text: string): Promise<Outcome<number, readonly JobTrouble[]>> {
+/** Keeps every device of a shelf file that is wanted, or none; gives how many. */
+export async function importOwnDevices(
+  db: Database,
+  text: string,
+  isWanted: (device: Device) => boolean = () => true,
+): Promise<Outcome<number, readonly JobTrouble[]>> {
   const read = readShelfFile(text);
   if (!read.ok) return read;
   const createdAt = new Date().toISOString();
-  const rows = read.value.map((device) => ({ id: randomUUID(), name: device.name, ...kept(device), createdAt }));
+  const rows = read.value.filter(isWanted).map((device) => ({ id: randomUUID(), name: device.name, ...kept(device), createdAt }));
   await db.transact((transaction) => db.models.shelfDevices.bulkCreate(rows, { transaction }));
   return done(rows.length);
 }

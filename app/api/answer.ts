@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { isTooDeep, MAX_JOB_BYTES, MOST_NESTING } from "@/core/job";
 import { troubleSentence } from "@/core/text";
-import { problem, type Problem } from "./problem";
-import { storageTrouble } from "@/server";
+import { notUnderstood, problem, type Problem } from "./problem";
+import { logLine, storageTrouble } from "@/server";
 
 type Context<Params> = { params: Promise<Params> };
 type Handler<Params> = (request: Request, params: Params) => Promise<Response>;
@@ -14,9 +14,7 @@ export function answer<Params = Record<string, never>>(handler: Handler<Params>)
       return await handler(request, await context.params);
     } catch (error) {
       if (error instanceof BodyTrouble) return problem(error.problem);
-      process.stderr.write(
-        `${new Date().toISOString()} ${request.method} ${new URL(request.url).pathname}: ${error instanceof Error ? error.stack : String(error)}\n`,
-      );
+      process.stderr.write(`${new Date().toISOString()} ${request.method} ${new URL(request.url).pathname}: ${logLine(error)}\n`);
       const stored = storageTrouble(error);
       if (stored) return problem({ ...stored });
       return problem({ status: 500, title: "Not done", detail: "The server could not do this; nothing was changed. Its log says why." });
@@ -69,6 +67,6 @@ export async function bodyAs<Schema extends z.ZodType>(request: Request, schema:
     });
   }
   const parsed = schema.safeParse(raw);
-  if (!parsed.success) throw new BodyTrouble({ status: 400, title: "Not understood", detail: z.prettifyError(parsed.error) });
+  if (!parsed.success) throw new BodyTrouble(notUnderstood(parsed.error));
   return parsed.data;
 }

@@ -1,3 +1,4 @@
+import type { z } from "zod";
 import type { JobTrouble } from "@/core/job";
 import type { AskRefusal } from "@/server";
 import { troubleSentence } from "@/core/text";
@@ -12,6 +13,15 @@ export interface Problem {
 
 export const problem = (body: Problem): Response =>
   Response.json({ type: "about:blank", ...body }, { status: body.status, headers: { "Content-Type": "application/problem+json" } });
+
+/** What a request holds that its schema does not take: each place with what was expected there, as one sentence. */
+export const notUnderstood = (error: z.ZodError): Problem => ({
+  status: 400,
+  title: "Not understood",
+  detail: `What was sent is not understood: ${error.issues
+    .map(({ path, message }) => `${path.length ? `at ${path.join(".")} ` : ""}${message.replace(/^[A-Z]/, (first) => first.toLowerCase())}`)
+    .join("; ")}.`,
+});
 
 /** A question that was not answered in time, or that too many stand before. */
 export const notAnswered = (refusal: AskRefusal): Response =>

@@ -5,6 +5,7 @@ import dayjs from "dayjs";
 import { Download, TriangleAlert } from "lucide-react";
 import { formatMegabytes } from "@/core/text";
 import { settingsWords } from "@/ui/words";
+import { Everything } from "./everything";
 import styles from "./settings.module.css";
 
 /** What copies of the firm's data there are. */
@@ -43,6 +44,7 @@ export function Backups({ folder, copies, lastWhole }: BackupsShown) {
           {settingsWords.makeBackup}
         </Button>
       </p>
+      <Everything />
     </section>
   );
 }

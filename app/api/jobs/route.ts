@@ -2,7 +2,7 @@ import { z } from "zod";
 import { PHASES } from "@/core/job";
 import { copyJob, database, docketPage, startJob } from "@/server";
 import { answer, bodyAs } from "../answer";
-import { noSuchJob, problem } from "../problem";
+import { noSuchJob, notUnderstood, problem } from "../problem";
 
 const Query = z.object({
   q: z.string().max(200).default(""),
@@ -13,7 +13,7 @@ const Query = z.object({
 
 export const GET = answer(async (request) => {
   const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!query.success) return problem({ status: 400, title: "Not understood", detail: z.prettifyError(query.error) });
+  if (!query.success) return problem(notUnderstood(query.error));
   return Response.json(await docketPage(await database(), { ...query.data, bin: query.data.bin === "1" }));
 });
 

@@ -10,6 +10,16 @@ export const settingsWords = {
     `By itself this machine keeps a copy of the database each day, seven days and six months back: ${count} of them, the newest of ${at}, ${size}, in ${folder}. They lie on the same disk and hold no photos.`,
   noOwnCopies: (folder: string) => `By itself this machine keeps a copy of the database each day in ${folder}; there is none yet.`,
   makeBackup: "Download a backup of everything",
+  everythingWords:
+    "Everything can also leave as one package of open files: jobs with photos, shelf, van, settings. Brought into another Octachord it adds to what is there and replaces nothing.",
+  takeEverythingOut: "Download everything as files",
+  bringEverythingIn: "Bring such a package in",
+  broughtIn: (jobs: number, devices: number, lines: number) =>
+    `Came in: ${plural(jobs, "job")}, ${plural(devices, "device")} for the shelf, ${plural(lines, "line")} for the van.`,
+  settingsCameIn: "The firm’s settings came in too.",
+  settingsStayed: "The settings here stay as they are.",
+  photosLeftOut: (photos: readonly string[]) => `Without a picture in the package, so left out: ${photos.join(", ")}.`,
+  notBroughtIn: (file: string, why: string) => `${file} did not come in. ${why}`,
   eraseACustomer: "Erase a customer",
   eraseWords: "Every job that names this customer goes for good, in the docket and in the bin: its document, its log of edits, its photos.",
   customer: "Customer",

@@ -3,14 +3,14 @@ import { MAX_ATTACHMENT_BYTES } from "@/core/job";
 import { unreachable } from "@/core/outcome";
 import { database, keepPhoto, type AttachmentRefusal } from "@/server";
 import { answer, bodyBytes } from "../../../answer";
-import { noSuchJob, problem } from "../../../problem";
+import { noSuchJob, notUnderstood, problem } from "../../../problem";
 
 const Query = z.object({ name: z.string().min(1).max(200), device: z.string().max(64).nullable().default(null) });
 
 /** Keeps the bytes of a photo; the document names it by an edit that the page makes next. */
 export const POST = answer<{ id: string }>(async (request, { id }) => {
   const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!query.success) return problem({ status: 400, title: "Not understood", detail: z.prettifyError(query.error) });
+  if (!query.success) return problem(notUnderstood(query.error));
   // One byte more is read than is kept, so that the refusal can name the photo's own limit.
   const kept = await keepPhoto(await database(), id, {
     ...query.data,
