@@ -5,6 +5,7 @@ import { emptyBin } from "./erase-service";
 import { FolderInUse } from "./folder-lock";
 import { closeDatabase, database } from "./open";
 import { dataFolder } from "./settings";
+import { storageTrouble } from "./storage-trouble";
 
 const say = (words: string) => process.stderr.write(`octachord: ${words}\n`);
 
@@ -20,7 +21,11 @@ export async function startKeeping(): Promise<void> {
     if (!damage.length) keepDaily();
     if (missing) say(`the last saves before ${missing.lastKept} may be missing; the newest here is of ${missing.lastHere ?? "none"}.`);
   } catch (error) {
-    say(error instanceof FolderInUse ? error.message : `the database in ${dataFolder()} does not open: ${words(error)}`);
+    say(
+      error instanceof FolderInUse
+        ? error.message
+        : `the database in ${dataFolder()} does not open: ${storageTrouble(error)?.detail ?? words(error)}`,
+    );
     process.exit(1);
   }
   if (process.env.NEXT_MANUAL_SIG_HANDLE !== "true") return;

@@ -16,7 +16,7 @@ const STORAGE: readonly { readonly code: RegExp; readonly problem: StorageTroubl
     },
   },
   {
-    code: /^(SQLITE_READONLY|EROFS|EACCES)$/,
+    code: /^(SQLITE_READONLY|SQLITE_CANTOPEN|EROFS|EACCES)$/,
     problem: {
       status: 503,
       title: "Read-only",
