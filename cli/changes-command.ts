@@ -5,19 +5,29 @@ import { atAPriceWords, changeWords, movedWords, proofSentence, setWords, tieWor
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";
+import { wholeNumber } from "./whole-number";
+
+export interface ChangesOptions {
+  readonly json?: boolean;
+  readonly buy?: string;
+  readonly van?: readonly string[];
+  readonly purchase: boolean;
+  readonly seconds: string;
+}
 
 /** Prints the smallest set of changes. Exit code 1 where some row has less sound or picture than it could even then. */
-export async function changesCommand(
-  file: string,
-  options: { json?: boolean; buy?: string; van?: readonly string[]; purchase: boolean },
-): Promise<ExitCode> {
+export async function changesCommand(file: string, options: ChangesOptions): Promise<ExitCode> {
   const job = await readJobFile(file);
   for (const [option, names] of [
     ["--buy", options.buy ? [options.buy] : []],
     ["--van", options.van ?? []],
   ] as const)
     for (const name of names) if (!findArchetype(name)) throw new UnusableInput(`${option}: there is no “${name}” on the shelf.`);
-  const smallest = smallestChanges(job, options.purchase ? { boxes: options.van ?? [] } : { kinds: ["setting", "plug"] });
+  const limits = { clock: () => performance.now(), mostMs: wholeNumber("--seconds", options.seconds) * 1000 };
+  const smallest = smallestChanges(job, {
+    ...limits,
+    ...(options.purchase ? { boxes: options.van ?? [] } : { kinds: ["setting", "plug"] as const }),
+  });
   const purchases: readonly WeighedChange[] | null = options.buy ? weighedPurchases(job, options.buy) : null;
   if (options.json) process.stdout.write(`${JSON.stringify(changesReport(job, smallest, purchases))}\n`);
   else {

@@ -2,7 +2,7 @@ import { Command, CommanderError } from "commander";
 import { arrivalsCommand } from "./arrivals-command";
 import { cecCommand, type CecOptions } from "./cec-command";
 import { UnusableInput } from "./unusable-input";
-import { changesCommand } from "./changes-command";
+import { changesCommand, type ChangesOptions } from "./changes-command";
 import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
 import { planCommandLine, type PlanCommandOptions } from "./plan-command";
 import { linkCommand } from "./link-command";
@@ -44,7 +44,8 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--no-purchase", "think of settings and plugs only: no cable is bought")
     .option("--buy <archetype>", "say what one device of the shelf would add")
     .option("--van <archetypes...>", "boxes that are at hand: a set may hold one of them")
-    .action(async (file: string, options: { json?: boolean; buy?: string; van?: string[]; purchase: boolean }) => {
+    .option("--seconds <seconds>", "how long to look at most", "60")
+    .action(async (file: string, options: ChangesOptions) => {
       exitCode = await changesCommand(file, options);
     });
   program

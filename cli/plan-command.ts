@@ -43,6 +43,7 @@ import type { Job } from "@/core/job";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";
+import { wholeNumber } from "./whole-number";
 
 export interface PlanCommandOptions {
   readonly top?: string;
@@ -126,12 +127,6 @@ function atHandOf(job: Job, van: readonly string[] | undefined): AtHand {
 
 const namesNothing = (option: string, text: string): UnusableInput =>
   new UnusableInput(`${option}: “${text}” names nothing in this job; for instance console:bar, or box:splitter-1x2.`);
-
-function wholeNumber(option: string, text: string): number {
-  const value = Number(text);
-  if (!Number.isInteger(value) || value < 1) throw new UnusableInput(`${option}: expected a whole number from 1.`);
-  return value;
-}
 
 function print(system: string, job: Job, found: CheckedSearch, top: number): void {
   const lines = found.plans

@@ -272,3 +272,15 @@ describe("what buying one thing would add", () => {
 
   test("nothing on the shelf by that name adds nothing", () => expect(weighedPurchases(demoJob("flat-4b"), "no-such-thing")).toEqual([]));
 });
+
+test("when its time is over the search gives the best it has and says that it is not proven", () => {
+  const job = demoJob("village-hall");
+  const whole = smallestChanges(job);
+  // A clock that every look moves on by a second.
+  let now = 0;
+  const cut = smallestChanges(job, { clock: () => (now += 1000), mostMs: 12_000 });
+  expect(cut.proof).toBe("not-proven");
+  expect(cut.looked).toBeLessThan(whole.looked);
+  expect(cut.best.cost).toBeGreaterThanOrEqual(0);
+  expect(smallestChanges(job, { clock: () => 0, mostMs: 1 })).toMatchObject({ proof: whole.proof, looked: whole.looked });
+});

@@ -43,6 +43,9 @@ export interface SearchOptions {
   /** The kinds of change to think of; without "cable" nothing is bought. */
   readonly kinds?: readonly ChangeKind[];
   readonly mostNodes?: number;
+  /** Tells the time in milliseconds; after `mostMs` the search is cut off. Without a clock nothing is. */
+  readonly clock?: () => number;
+  readonly mostMs?: number;
   /** The archetypes of boxes that are at hand, as in the van: a set may hold one of them. */
   readonly boxes?: readonly string[];
 }
@@ -90,19 +93,21 @@ const MOST_AT_A_PRICE = 3;
  * stands below its bound: those that make no further change which this row asks about (its questions are then fixed), and for each
  * change that it asks about those that make it and none of the changes before it. No set is in two parts, and none is left out. What a row
  * could ever be is bounded by `optimisticBest`, with all that is fixed as it is, and by the best sockets of its picture. Every single
- * change is tried first. `mostNodes` cuts the search off; the answer then says so.
+ * change is tried first. `mostNodes` and the time cut the search off; the answer then says so.
  */
 export function smallestChanges(job: Job, options: SearchOptions = {}): SmallestChanges {
-  const { state = "planned", kinds = allowedKinds(job), mostNodes = MOST_NODES } = options;
+  const { state = "planned", kinds = allowedKinds(job), mostNodes = MOST_NODES, clock, mostMs = Infinity } = options;
+  const begun = clock?.() ?? 0;
+  const isOver = () => clock !== undefined && clock() - begun > mostMs;
   const start = solve(job, state);
   const boxes = kinds.includes("box") ? (options.boxes ?? []) : [];
   const inPlaces = boxes.flatMap((archetype) => purchases(job, archetype));
   const search: Search = { start, kinds, boxes, bounds: makeBounds(start, kinds, inPlaces) };
   const none: Solution = { changes: [], cost: 0, solved: start, total: sumOf(search, start) };
-  const singles = singleSolutions(search, none);
+  const singles = singleSolutions(search, none, isOver);
   const record = new BestSoFar(start, none);
   for (const single of singles) record.offer(single);
-  const { looked, isWhole, open } = branchAndBound(search, record, mostNodes);
+  const { looked, isWhole, open } = branchAndBound(search, record, (sets) => sets >= mostNodes || isOver());
   const best = withDelay(record.best, start);
   const proof = !isWhole ? "not-proven" : isEveryRow(search, record.best.solved) ? "every-row" : "best-together";
   return {
@@ -115,7 +120,11 @@ export function smallestChanges(job: Job, options: SearchOptions = {}): Smallest
   };
 }
 
-function branchAndBound(search: Search, record: BestSoFar, mostNodes: number): { looked: number; isWhole: boolean; open: number } {
+function branchAndBound(
+  search: Search,
+  record: BestSoFar,
+  isEnough: (looked: number) => boolean,
+): { looked: number; isWhole: boolean; open: number } {
   const { start } = search;
   const root: Node = {
     changes: [],
@@ -135,7 +144,7 @@ function branchAndBound(search: Search, record: BestSoFar, mostNodes: number): {
   let looked = 0;
   for (let node = queue.take(); node; node = queue.take()) {
     if (record.isBeyond(node)) continue;
-    if (looked >= mostNodes) return { looked, isWhole: false, open: openRows(search, record.best.solved) };
+    if (isEnough(looked)) return { looked, isWhole: false, open: openRows(search, record.best.solved) };
     if (!node.solved) {
       looked += 1;
       record.noteLook(node);
@@ -233,11 +242,11 @@ function usefulChanges(
   });
 }
 
-/** Every single change as a set of its own. */
-function singleSolutions(search: Search, none: Solution): readonly Solution[] {
+/** Every single change as a set of its own, as far as there is time for it. */
+function singleSolutions(search: Search, none: Solution, isOver: () => boolean): readonly Solution[] {
   const root = { changes: [], solved: none.solved, fixed: new Set<Question>(), forbidden: new Set<string>() };
   return usefulChanges(search, root).flatMap(({ change, questions }) => {
-    if (!none.solved.units.some((unit) => meets(unit.asked, questions))) return [];
+    if (isOver() || !none.solved.units.some((unit) => meets(unit.asked, questions))) return [];
     const applied = applyCommand(none.solved.job, change.command);
     if (!applied.ok) return [];
     const solved = solveAgain(none.solved, applied.value.job);
