@@ -107,8 +107,8 @@ test(`everything that was answered as kept survives kill -9, ${ROUNDS} rounds of
       (counts.size - kept.counts.size);
     kept = { ...used.kept, revision: found.revision, name: found.document.name };
   }
-  console.info(
-    `${all} answers in ${ROUNDS} rounds: ${kept.photos.length} photos, ${kept.counts.size} lines, ${kept.jobs.length} jobs, the rest saves`,
+  process.stdout.write(
+    `${all} answers in ${ROUNDS} rounds: ${kept.photos.length} photos, ${kept.counts.size} lines, ${kept.jobs.length} jobs, the rest saves\n`,
   );
   expect(all).toBeGreaterThan(ROUNDS);
   await endServer(server);

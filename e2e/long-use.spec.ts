@@ -61,7 +61,7 @@ test(`${MINUTES} minutes of mixed use: no answer is a failure, every save is the
     if (memory.length < ((Date.now() - begun) / span) * SAMPLES) memory.push(memoryOf(server.pid ?? 0));
   }
   await endServer(server, "SIGTERM");
-  console.info(`${counts.asked} questions, ${counts.saved} saves; memory in MB: ${memory.map(Math.round).join(" ")}`);
+  process.stdout.write(`${counts.asked} questions, ${counts.saved} saves; memory in MB: ${memory.map(Math.round).join(" ")}\n`);
   expect(counts.failed).toBe(0);
   expect(counts.saved).toBeGreaterThan(5);
   // The first quarter fills what is remembered; from then on the memory goes up and down and does not climb.

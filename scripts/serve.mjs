@@ -13,7 +13,6 @@ const METHODS = new Set(["GET", "HEAD", "OPTIONS", "POST", "PUT", "PATCH", "DELE
 function refusalOf({ method = "", url = "" }) {
   if (!METHODS.has(method)) return { status: 405, title: "No such method", detail: `${method} is not answered here.` };
   try {
-    // eslint-disable-next-line no-control-regex -- these are what is looked for
     if (!/[\u0000-\u001f]/.test(decodeURIComponent(url.split("?")[0]))) return null;
     return { status: 400, title: "Not understood", detail: "The address holds a control character." };
   } catch {

@@ -52,7 +52,7 @@ test(`of ${FILES} job files in which something is not as it should be, each is r
     const given = how === "cut" ? bytes.subarray(0, where) : how === "twice" ? Buffer.concat([bytes, bytes.subarray(where)]) : bytes;
     counts[(await takenIn(given)) ? "in" : "refused"] += 1;
   }
-  console.info(`job files: ${counts.in} came in, ${counts.refused} were refused`);
+  process.stdout.write(`job files: ${counts.in} came in, ${counts.refused} were refused\n`);
   expect(counts.in).toBeGreaterThan(FILES / 50);
   expect(counts.refused).toBeGreaterThan(FILES / 4);
 }, 1_800_000);
@@ -77,6 +77,6 @@ test(`of ${ZIPS} packages with changed bytes, each is refused or makes a job tha
     for (const [at, value] of changes) if (bytes.length) bytes[from + (at % (bytes.length - from))] = value;
     counts[(await takenIn(bytes)) ? "in" : "refused"] += 1;
   }
-  console.info(`packages: ${counts.in} came in, ${counts.refused} were refused`);
+  process.stdout.write(`packages: ${counts.in} came in, ${counts.refused} were refused\n`);
   expect(counts.refused).toBeGreaterThan(ZIPS / 4);
 }, 600_000);

@@ -25,7 +25,8 @@ export function Sessions({ sessions }: { sessions: readonly SessionShown[] }) {
   const [told, setTold] = useState<string | null>(null);
   const leave = async (url: string) => {
     const outcome = await askServer(url, { method: "DELETE" });
-    if (outcome.ok) window.location.assign("/sign-in");
+    // A fresh page, which leads to the way in: nothing of what was shown is left.
+    if (outcome.ok) window.location.reload();
     else setTold(outcome.refusal);
   };
   return (

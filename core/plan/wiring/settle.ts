@@ -46,7 +46,7 @@ export function judge(
   heard: readonly Heard[],
   { atMost, mostRemotes }: Judging,
 ): PlayerOption | null {
-  const { space, weights } = measure;
+  const { weights } = measure;
   let [best, most]: [PlayerOption | null, number] = [null, -Infinity];
   for (const one of heard) {
     const limit = atMost(one);
