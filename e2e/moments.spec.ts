@@ -1,5 +1,7 @@
+import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { choose, expectSaved, expectVerdicts, importDemo } from "./support";
+import { strToU8, unzipSync, zipSync } from "fflate";
+import { choose, demoFile, expectSaved, expectVerdicts, importDemo } from "./support";
 
 test("after a reload an earlier moment is looked at, gone back to, and that is undone like any edit", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
@@ -53,4 +55,27 @@ test("the bin says when a job goes for good; it can go at once, and so can all o
   await expect(page.getByText(`${name}: document, 2 log entries, 0 photos`)).toBeVisible();
   await page.goto(`/?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("0 jobs", { exact: true })).toBeVisible();
+});
+
+test("everything leaves as a package of open files, and one that comes in says what came and what did not", async ({ page, request }) => {
+  const out = await request.get("/api/everything");
+  expect(out.headers()["content-type"]).toBe("application/zip");
+  const files = Object.keys(unzipSync(new Uint8Array(await out.body())));
+  expect(files).toContain("README.txt");
+  expect(files).toContain("settings.octachord.json");
+
+  const name = `Brought in ${Date.now()}`;
+  const job = JSON.parse(readFileSync(demoFile("attic-screen"), "utf8")) as Record<string, unknown>;
+  const buffer = Buffer.from(
+    zipSync({
+      "jobs/a/job.octachord.json": strToU8(JSON.stringify({ ...job, name })),
+      "jobs/b/job.octachord.json": strToU8(JSON.stringify({ ...job, name: 7 })),
+    }),
+  );
+  await page.goto("/settings");
+  await page.getByTestId("everything-file").setInputFiles({ name: "all.zip", mimeType: "application/zip", buffer });
+  await expect(page.getByText("Came in: 1 job, 0 devices for the shelf, 0 lines for the van.")).toBeVisible();
+  await expect(page.getByText(/^jobs\/b\/job\.octachord\.json did not come in\. .*name/)).toBeVisible();
+  await page.goto(`/?q=${encodeURIComponent(name)}`);
+  await expect(page.getByText("1 job", { exact: true })).toBeVisible();
 });

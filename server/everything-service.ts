@@ -48,15 +48,19 @@ export async function packEverything(db: Database, at = new Date()): Promise<Pac
   const folder = backupFolder(dirname(db.file));
   await mkdir(folder, { recursive: true, mode: 0o700 });
   const file = join(folder, `octachord-everything-${stampOf(at)}.zip`);
-  const parts: ZipPart[] = [partOfText("README.txt", README)];
-  for (const [index, id] of (await idsOfDocket(db)).entries()) parts.push(...(await partsOfJob(db, id, index + 1)));
-  const { own } = await ownDevices(db);
-  if (own.length) parts.push(partOfText(SHELF, writeShelfFile(own.map(({ device }) => device))));
-  const lines = (await stockItems(db)).map(({ id: _id, ...fields }) => fields);
-  if (lines.length) parts.push(partOfText(VAN, json({ format: "octachord-van", version: STORED_VERSION, lines })));
-  parts.push(partOfText(SETTINGS, json({ format: "octachord-settings", version: STORED_VERSION, settings: await preferences(db) })));
-  await writeZip(file, parts);
+  await writeZip(file, partsOfEverything(db));
   return { file, bytes: (await stat(file)).size, forget: () => rm(file, { force: true }) };
+}
+
+/** One part after the other, so that no more than one job is held in memory. */
+async function* partsOfEverything(db: Database): AsyncIterable<ZipPart> {
+  yield partOfText("README.txt", README);
+  for (const [index, id] of (await idsOfDocket(db)).entries()) yield* await partsOfJob(db, id, index + 1);
+  const { own } = await ownDevices(db);
+  if (own.length) yield partOfText(SHELF, writeShelfFile(own.map(({ device }) => device)));
+  const lines = (await stockItems(db)).map(({ id: _id, ...fields }) => fields);
+  if (lines.length) yield partOfText(VAN, json({ format: "octachord-van", version: STORED_VERSION, lines }));
+  yield partOfText(SETTINGS, json({ format: "octachord-settings", version: STORED_VERSION, settings: await preferences(db) }));
 }
 
 /** The files of a job; a document that does not read goes out as the text that lies there. */

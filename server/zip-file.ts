@@ -21,7 +21,7 @@ export const partOfText = (name: string, text: string): ZipPart => ({ name, chun
  */
 export async function writeZip(
   file: string,
-  parts: readonly ZipPart[],
+  parts: Iterable<ZipPart> | AsyncIterable<ZipPart>,
   last?: (sums: Readonly<Record<string, string>>) => ZipPart,
 ): Promise<void> {
   const out = createWriteStream(file, { mode: 0o600 });
@@ -46,7 +46,7 @@ export async function writeZip(
     return hash.digest("hex");
   };
   const sums: Record<string, string> = {};
-  for (const part of parts) sums[part.name] = await add(part);
+  for await (const part of parts) sums[part.name] = await add(part);
   if (last) await add(last(sums));
   zip.end();
   await written;
