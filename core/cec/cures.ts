@@ -32,12 +32,19 @@ export interface WeighedCure {
 /**
  * What makes an act better: first what makes it go best, of those what lowers no sound and worsens no other act, and of those the least
  * trouble. After what can be changed follow another act and a programmed remote. Empty where it goes as wished.
+ * @param isOver tells when the time is over: what was not tried until then is left out
  */
-export function curesOf(household: Household, judged: JudgedAct, state: SettingState = "planned"): readonly Cure[] {
+export function curesOf(
+  household: Household,
+  judged: JudgedAct,
+  state: SettingState = "planned",
+  isOver: () => boolean = () => false,
+): readonly Cure[] {
   if (judged.verdict.verdict === "as-wished") return [];
   const all = ranksOf(household);
   const before = rankOf(judged.verdict);
   const better = cureCandidates(household, state, concernedIn(household, judged)).flatMap((candidate) => {
+    if (isOver()) return [];
     const changed = householdAfter(household, candidate, state);
     const other = changed && judgeAct(changed, judged.act);
     return changed && other && rankOf(other.verdict) < before
@@ -54,11 +61,19 @@ export function curesOf(household: Household, judged: JudgedAct, state: SettingS
   return [...better.map(({ cure }) => cure), ...rules, ...programmedRemote(household, judged)];
 }
 
-/** Every change that makes an act of the room better and lowers no sound: those that better most and worsen least first. */
-export function roomCures(household: Household, state: SettingState = "planned"): readonly WeighedCure[] {
+/**
+ * Every change that makes an act of the room better and lowers no sound: those that better most and worsen least first.
+ * @param isOver as above
+ */
+export function roomCures(
+  household: Household,
+  state: SettingState = "planned",
+  isOver: () => boolean = () => false,
+): readonly WeighedCure[] {
   const all = ranksOf(household);
   if ([...all.values()].every((rank) => rank === 0)) return [];
   const weighed = cureCandidates(household, state).flatMap((candidate): WeighedCure[] => {
+    if (isOver()) return [];
     const changed = householdAfter(household, candidate, state);
     if (!changed || loweredRows(household, changed).lowers > 0) return [];
     const { better, worse } = movedActs(all, changed);

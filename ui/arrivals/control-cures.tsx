@@ -5,7 +5,7 @@ import { castOf, householdOf, type Household, type WeighedCure } from "@/core/ce
 import { cureWords, eventWords, listed, upperFirst } from "@/core/text";
 import { useMemo } from "react";
 import { useIntents, useJob, useRoomCures } from "@/ui/job";
-import { arrivalsWords } from "@/ui/words";
+import { arrivalsWords, kitWords } from "@/ui/words";
 import styles from "./changes.module.css";
 
 /** So many are told; the place of control has all of them, act by act. */
@@ -14,13 +14,15 @@ const MOST = 5;
 /** What would make the everyday acts go better and lowers no sound, each played before it is offered. */
 export function ControlCures() {
   const job = useJob((state) => state.job);
-  const cures = useRoomCures(job);
+  const played = useRoomCures(job);
+  const cures = played?.cures ?? null;
   const household = useMemo(() => householdOf(job), [job]);
   return (
     <section aria-label={arrivalsWords.everydayActs}>
       <h3>{arrivalsWords.everydayActs}</h3>
       {cures === null ? <p className={styles.quiet}>{arrivalsWords.playingActs}</p> : null}
-      {cures?.length === 0 ? <p className={styles.quiet}>{arrivalsWords.noCure}</p> : null}
+      {played?.isWhole === false ? <p className={styles.quiet}>{kitWords.notAllTried}</p> : null}
+      {cures?.length === 0 && played?.isWhole ? <p className={styles.quiet}>{arrivalsWords.noCure}</p> : null}
       <ul>
         {cures?.slice(0, MOST).map((weighed) => (
           <CureLine key={JSON.stringify(weighed.cure)} household={household} weighed={weighed} />

@@ -4,7 +4,7 @@ import { wrap, type Remote } from "comlink";
 import { useEffect, useState } from "react";
 import type { Cure, WeighedCure } from "@/core/cec";
 import type { Job } from "@/core/job";
-import type { ControlWorker } from "@/workers/control-worker";
+import type { ControlWorker, Played } from "@/workers/control-worker";
 
 /** Asks the control worker aside; null while it reckons. An answer to an older question is never shown. */
 function useAside<Answer>(job: Job, question: string, ask: (worker: Remote<ControlWorker>) => Promise<Answer>): Answer | null {
@@ -27,8 +27,7 @@ function useAside<Answer>(job: Job, question: string, ask: (worker: Remote<Contr
 }
 
 /** What would make an act better; null while it is being played. */
-export const useActCures = (job: Job, event: string): readonly Cure[] | null =>
-  useAside(job, event, (worker) => worker.actCures(job, event));
+export const useActCures = (job: Job, event: string): Played<Cure> | null => useAside(job, event, (worker) => worker.actCures(job, event));
 
 /** What would make the everyday acts of a job better; null while they are being played. */
-export const useRoomCures = (job: Job): readonly WeighedCure[] | null => useAside(job, "room", (worker) => worker.roomCures(job));
+export const useRoomCures = (job: Job): Played<WeighedCure> | null => useAside(job, "room", (worker) => worker.roomCures(job));

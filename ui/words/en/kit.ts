@@ -1,5 +1,6 @@
 /** Words of pieces that several places share. */
 export const kitWords = {
+  notAllTried: "This room can be changed in more ways than there was time to play; these are what was tried.",
   serverAway: "The server does not answer. Nothing was changed; try again when it does.",
   damagedRows: (rows: number) => (rows === 1 ? "1 damaged entry" : `${rows} damaged entries`),
   damagedRowsWords: "This no longer reads; everything else is there. Enter it again and remove it from the list.",
