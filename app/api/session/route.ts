@@ -14,7 +14,7 @@ export const POST = answer(async (request) => {
   const { passphrase } = await bodyAs(request, SignIn);
   const access = accessOfServer();
   if (!access) return noPassphrase();
-  // As the server that took the request notes it; a caller may claim another address, which the pause for all together meets.
+  // The listener notes it; nobody names an address of his own.
   const address = request.headers.get("x-forwarded-for") ?? "unknown";
   const cookie = await access.signIn(passphrase, { address, agent: request.headers.get("user-agent") ?? "" });
   if (cookie.ok) return new Response(null, { status: 204, headers: { "Set-Cookie": cookieHeader(cookie.value) } });
