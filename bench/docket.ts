@@ -2,6 +2,7 @@ import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { typedWords } from "@/core/job";
+import { folded } from "@/core/search";
 import { createJob, docketPage, openDatabase } from "@/server";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 
@@ -29,7 +30,7 @@ export async function benchDocket(): Promise<readonly { question: string; ms: nu
     });
     await db.models.jobs.bulkCreate(rows.map(({ row }) => row));
     await db.models.jobDocuments.bulkCreate(rows.map(({ id, job }) => ({ jobId: id, document: JSON.stringify(job) })));
-    await db.models.jobWords.bulkCreate(rows.map(({ id, job }) => ({ jobId: id, words: typedWords(job) })));
+    await db.models.jobWords.bulkCreate(rows.map(({ id, job }) => ({ jobId: id, words: folded(typedWords(job)) })));
     const lofts = rows.filter(({ row }) => row.name.startsWith("Sail Loft"));
     const questions = [
       { question: "first page", q: "", page: 1 },

@@ -78,4 +78,7 @@ test("everything leaves as a package of open files, and one that comes in says w
   await expect(page.getByText(/^jobs\/b\/job\.octachord\.json did not come in\. .*name/)).toBeVisible();
   await page.goto(`/?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("1 job", { exact: true })).toBeVisible();
+  // The docket of the other tests stays as it was.
+  await page.getByRole("button", { name: `Put ${name} into the bin` }).click();
+  await expect(page.getByText(`${name} lies in the bin.`)).toBeVisible();
 });

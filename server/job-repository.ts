@@ -54,8 +54,9 @@ const columnsOf = (job: Job) => ({
 async function keepBeside(db: Database, { id, job, text }: Kept & { readonly id: string }, transaction: Transaction): Promise<void> {
   await db.models.jobDocuments.upsert({ jobId: id, document: text }, { transaction });
   // Not an upsert: the row keeps its number, by which the index knows it.
-  const [found] = await db.models.jobWords.update({ words: typedWords(job) }, { where: { jobId: id }, transaction });
-  if (found === 0) await db.models.jobWords.create({ jobId: id, words: typedWords(job) }, { transaction });
+  const words = folded(typedWords(job));
+  const [found] = await db.models.jobWords.update({ words }, { where: { jobId: id }, transaction });
+  if (found === 0) await db.models.jobWords.create({ jobId: id, words }, { transaction });
 }
 
 /** What the docket keeps of a job beside its particulars. */

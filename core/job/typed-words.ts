@@ -1,7 +1,6 @@
-import { folded } from "@/core/search";
 import type { Job } from "./job";
 
-/** Everything that a person typed anywhere in a job, without accents: what a search of the docket looks through. */
+/** Everything that a person typed anywhere in a job, in small letters: what a search of the docket looks through. */
 export function typedWords(job: Job): string {
   const { brief } = job;
   const typed = [
@@ -23,5 +22,5 @@ export function typedWords(job: Job): string {
     ...job.snapshots.map(({ name }) => name),
     ...job.attachments.map(({ name }) => name),
   ];
-  return folded(typed.filter(Boolean).join("\n"));
+  return typed.filter(Boolean).join("\n").toLocaleLowerCase("en");
 }

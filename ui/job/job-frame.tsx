@@ -1,6 +1,7 @@
 "use client";
 
 import { Keyboard } from "lucide-react";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useState, type ReactNode } from "react";
@@ -13,9 +14,10 @@ import { JobName } from "./job-name";
 import { PLACES } from "./places";
 import { useFindEntries } from "./use-find-entries";
 import { SaveStateMark } from "./save-state-mark";
-import { ShortcutSheet } from "./shortcut-sheet";
 import { useJobShortcuts } from "./use-job-shortcuts";
 import { jobWords } from "@/ui/words";
+
+const ShortcutSheet = dynamic(() => import("./shortcut-sheet").then((module) => module.ShortcutSheet), { ssr: false });
 
 /** The one line on top of every place of a job, and the page below it. */
 export function JobFrame({ children }: { children: ReactNode }) {
@@ -55,7 +57,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
       <Notice />
       <Conflicts />
       {children}
-      <ShortcutSheet open={sheetOpen} onClose={() => setSheetOpen(false)} />
+      {sheetOpen ? <ShortcutSheet open onClose={() => setSheetOpen(false)} /> : null}
     </div>
   );
 }

@@ -10,7 +10,7 @@ import { Command, Job, stepsOf } from "@/core/job";
 import { compareBoards, isAlike } from "@/core/plan";
 import { deviceName, rowWords } from "@/core/text";
 import { askServer, VerdictMark } from "@/ui/kit";
-import { jobWords } from "@/ui/words";
+import { logWords } from "@/ui/words";
 import { useIntents, useJob } from "./job-context";
 import styles from "./log-drawer.module.css";
 
@@ -49,27 +49,27 @@ export function LogDrawer({ open, onClose }: { open: boolean; onClose: () => voi
     else setTold(answer.refusal);
   };
   return (
-    <Drawer title={jobWords.logOfTheJob} open={open} onClose={onClose} size={560} destroyOnHidden>
-      {told === null ? <p>{jobWords.readingTheLog}</p> : null}
+    <Drawer title={logWords.logOfTheJob} open={open} onClose={onClose} size={560} destroyOnHidden>
+      {told === null ? <p>{logWords.readingTheLog}</p> : null}
       {typeof told === "string" ? <p role="alert">{told}</p> : null}
       {told !== null && typeof told !== "string" ? (
         <>
-          <p className={styles.quiet}>{jobWords.logWords(told.total, told.moments.length)}</p>
+          <p className={styles.quiet}>{logWords.everySave(told.total, told.moments.length)}</p>
           <ol className={styles.moments}>
             {told.moments.map((moment, index) => (
               <li key={moment.revision} className={styles.moment}>
                 <time dateTime={moment.at}>{dayjs(moment.at).format("D MMM, HH:mm")}</time>
                 <span dir="auto">{momentWords(moment)}</span>
                 {index === 0 ? (
-                  <span className={styles.quiet}>{jobWords.now}</span>
+                  <span className={styles.quiet}>{logWords.now}</span>
                 ) : (
                   <Button
                     size="small"
                     aria-pressed={then?.revision === moment.revision}
-                    aria-label={jobWords.lookAtMoment(momentWords(moment))}
+                    aria-label={logWords.lookAtMoment(momentWords(moment))}
                     onClick={() => void look(moment)}
                   >
-                    {jobWords.look}
+                    {logWords.look}
                   </Button>
                 )}
                 {then?.revision === moment.revision ? <LookedAt then={then} onBack={onClose} /> : null}
@@ -82,7 +82,7 @@ export function LogDrawer({ open, onClose }: { open: boolean; onClose: () => voi
   );
 }
 
-const momentWords = ({ kind, words }: Moment): string => (kind === "commands" ? words.join("; ") : jobWords.begunAs[kind]);
+const momentWords = ({ kind, words }: Moment): string => (kind === "commands" ? words.join("; ") : logWords.begunAs[kind]);
 
 /** The job as it was then beside the job as it is, and the way back. */
 function LookedAt({ then, onBack }: { then: JobThen; onBack: () => void }) {
@@ -95,17 +95,17 @@ function LookedAt({ then, onBack }: { then: JobThen; onBack: () => void }) {
   const { back } = then;
   return (
     <div className={styles.then}>
-      <p>{jobWords.thenAndNow(devices.length, cables.length, job.devices.length, job.cables.length)}</p>
-      {rows.length === 0 ? <p className={styles.quiet}>{jobWords.boardWasTheSame}</p> : null}
+      <p>{logWords.thenAndNow(devices.length, cables.length, job.devices.length, job.cables.length)}</p>
+      {rows.length === 0 ? <p className={styles.quiet}>{logWords.boardWasTheSame}</p> : null}
       <ul>
         {rows.map(({ id, left, right }) => {
           const any = left ?? right;
           return any ? (
             <li key={id}>
               <span dir="auto">{`${deviceName(left ? then.document : job, any.player)}, ${rowWords(any)}`}</span>
-              <span>{left ? <VerdictMark row={left} /> : jobWords.wasNotThere}</span>
+              <span>{left ? <VerdictMark row={left} /> : logWords.wasNotThere}</span>
               <span aria-hidden>→</span>
-              <span>{right ? <VerdictMark row={right} /> : jobWords.isNotThere}</span>
+              <span>{right ? <VerdictMark row={right} /> : logWords.isNotThere}</span>
             </li>
           ) : null;
         })}
@@ -118,10 +118,10 @@ function LookedAt({ then, onBack }: { then: JobThen; onBack: () => void }) {
             if (edit(back)) onBack();
           }}
         >
-          {jobWords.goBackTo(stepsOf(back).length)}
+          {logWords.goBackTo(stepsOf(back).length)}
         </Button>
       ) : (
-        <p className={styles.quiet}>{jobWords.noWayBack}</p>
+        <p className={styles.quiet}>{logWords.noWayBack}</p>
       )}
     </div>
   );

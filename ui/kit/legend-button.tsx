@@ -1,10 +1,11 @@
 "use client";
 
-import { Modal } from "antd";
+import dynamic from "next/dynamic";
 import { useState } from "react";
-import { CordLegend } from "./cord-legend";
 import styles from "./cord-legend.module.css";
 import { kitWords } from "@/ui/words";
+
+const LegendDialog = dynamic(() => import("./legend-dialog").then((module) => module.LegendDialog), { ssr: false });
 
 /** Opens the one explanation of the strings. */
 export function LegendButton() {
@@ -14,9 +15,7 @@ export function LegendButton() {
       <button type="button" className={styles.open} onClick={() => setOpen(true)}>
         {kitWords.howToReadTheStrings}
       </button>
-      <Modal title={kitWords.howToReadTheStrings} open={open} onCancel={() => setOpen(false)} footer={null} width={640} destroyOnHidden>
-        <CordLegend />
-      </Modal>
+      {open ? <LegendDialog onClose={() => setOpen(false)} /> : null}
     </>
   );
 }

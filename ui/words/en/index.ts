@@ -9,6 +9,7 @@ export { gearWords } from "./gear";
 export { jobWords } from "./job";
 export { joinWords } from "./join";
 export { kitWords } from "./kit";
+export { logWords } from "./log";
 export { pagesWords } from "./pages";
 export { patchWords } from "./patch";
 export { plansWords } from "./plans";
