@@ -5,7 +5,18 @@ import { join } from "node:path";
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { backUpAll } from "./backup-service";
-import { createJob, docketPage, findJob, importJob, keepPhoto, openDatabase, saveJob, storageTrouble, type Database } from "@/server";
+import {
+  createJob,
+  docketPage,
+  findJob,
+  healthOf,
+  importJob,
+  keepPhoto,
+  openDatabase,
+  saveJob,
+  storageTrouble,
+  type Database,
+} from "@/server";
 
 const MEGABYTES = 6;
 
@@ -62,11 +73,13 @@ describe.runIf(allowed)("a disk of a few megabytes", () => {
     }
     expect(storageTrouble(error)).toMatchObject({ status: 507, title: "Disk full" });
     expect((await findJob(db, id))?.revision).toBe(kept);
+    expect(await healthOf(db)).toMatchObject({ status: "disk-full" });
     const photo = await failure(keepPhoto(db, id, { name: "a.png", device: null, bytes: png(400_000) }));
     expect(storageTrouble(photo)?.status).toBe(507);
     expect(storageTrouble(await failure(importJob(db, Buffer.from(JSON.stringify(demoJob("village-hall"))))))?.status).toBe(507);
 
     rmSync(ballast);
+    expect(await healthOf(db)).toMatchObject({ status: "ok" });
     expect(await saveJob(db, id, { revision: kept, commands: [{ kind: "edit-job", fields: { name: "Room again" } }] })).toMatchObject({
       ok: true,
     });

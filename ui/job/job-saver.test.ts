@@ -57,6 +57,21 @@ afterEach(() => {
 const wait = (ms: number) => vi.advanceTimersByTimeAsync(ms);
 
 describe("saving by itself", () => {
+  test("shows once what the server says of itself, a full disk for instance, and keeps the edit", async () => {
+    const full: Reply = () => Response.json({ detail: "The disk of the server is full." }, { status: 507 });
+    replies.push(full, full);
+    edit(store, name("A"));
+    await wait(300);
+    expect(store.getState()).toMatchObject({ notice: "The disk of the server is full.", save: { kind: "away" }, job: { name: "A" } });
+    store.setState({ notice: null });
+    await wait(1500);
+    expect(sent).toHaveLength(2);
+    // Said once, it is not said again with every try.
+    expect(store.getState().notice).toBeNull();
+    await wait(3000);
+    expect(store.getState()).toMatchObject({ unsaved: [], save: { kind: "saved" } });
+  });
+
   test("gathers quick edits into one save and then says it is saved", async () => {
     edit(store, name("A"));
     edit(store, name("B"));

@@ -30,6 +30,8 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   let timer: ReturnType<typeof setTimeout> | undefined;
   let busy = false;
   let stopped = false;
+  /** The last trouble of the server that was shown; null while all is well. */
+  let told: string | null = null;
   /** One try of one save keeps its name, so that a lost answer does not double it. */
   let attempt: { saveId: string; count: number; revision: number } | null = null;
 
@@ -56,7 +58,11 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
       });
       await take(response, count);
     } catch (error) {
-      store.setState({ save: { kind: "away", why: error instanceof ServerTrouble ? error.message : jobWords.serverAway } });
+      const why = error instanceof ServerTrouble ? error.message : jobWords.serverAway;
+      // What the server says of itself, a full disk for instance, is shown once, in its own words.
+      const isNews = error instanceof ServerTrouble && told !== why;
+      told = why;
+      store.setState({ save: { kind: "away", why }, ...(isNews ? { notice: why } : {}) });
       soon(Math.min(LONGEST_RETRY_MS, FIRST_RETRY_MS * 2 ** tries));
       tries += 1;
     } finally {
@@ -68,6 +74,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     const answer: unknown = await response.json();
     if (response.ok) {
       tries = 0;
+      told = null;
       const { revision, updatedAt } = Saved.parse(answer);
       const { base, unsaved, revision: before } = store.getState();
       const rest = unsaved.slice(count);
