@@ -6,6 +6,7 @@ import { attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Atta
 import { done, refused, type Outcome } from "@/core/outcome";
 import { PHOTO_FOLDER } from "./data-files";
 import type { Database } from "./database";
+import { DAY_MS } from "./day";
 
 export type AttachmentRefusal =
   | { readonly code: "no-such-job" }
@@ -73,8 +74,6 @@ export const photoRow = (jobId: string, { id, type, bytes }: Attachment) => ({
 export async function forgetFiles(db: Database, ids: readonly string[]): Promise<void> {
   await Promise.all(ids.map((id) => rm(fileOf(db, id), { force: true })));
 }
-
-const DAY_MS = 86_400_000;
 
 /** Files that a crash left between writing them and naming them: those that no row names, and that are older than a day. Gives how many went. */
 export async function sweepFiles(db: Database, now = Date.now()): Promise<number> {

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { PHASES } from "@/core/job";
 import { BIN_DAYS, DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
+import { DAY_MS } from "./day";
 import { findDocketRows, jobThatReads, PAGE_SIZE, rowsOneByOne, summaryColumns, type JobQuery } from "./job-repository";
 import type { JobRow } from "./models/models";
 import { missingParts } from "./stock-service";
@@ -13,8 +14,6 @@ export interface DocketPage {
   readonly page: number;
   readonly pageSize: number;
 }
-
-const DAY_MS = 86_400_000;
 
 /** The outline of a kept summary, enough to tell it from a damaged one. */
 const Summary = z.looseObject({

@@ -3,9 +3,8 @@ import { BIN_DAYS } from "@/core/report";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { forgetFiles } from "./attachment-store";
 import type { Database } from "./database";
+import { DAY_MS } from "./day";
 import type { JobRow } from "./models/models";
-
-const DAY_MS = 86_400_000;
 
 /** What went with a job that was erased. */
 export interface ErasedJob {

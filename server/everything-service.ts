@@ -16,6 +16,7 @@ import { createWithPhotos } from "./new-job";
 import { keepPreferences, preferences } from "./preferences-service";
 import { importOwnDevices, ownDevices } from "./shelf-service";
 import { addStock, stockItems } from "./stock-service";
+import { readStored } from "./stored";
 import { partOfText, writeZip, type ZipPart } from "./zip-file";
 
 const JOB = "job.octachord.json";
@@ -118,8 +119,8 @@ export async function bringIn(db: Database, bytes: Uint8Array): Promise<Outcome<
   }
   const devices = files.value.has(SHELF) ? await newDevices(db, texts(SHELF)) : done(0);
   if (!devices.ok) troubled.push({ file: SHELF, troubles: devices.refusal });
-  const lines = await newLines(db, parsed(texts(VAN)));
-  const settings = await newSettings(db, parsed(texts(SETTINGS)));
+  const lines = await newLines(db, texts(VAN));
+  const settings = await newSettings(db, texts(SETTINGS));
   return done({ jobs, photosLeftOut, devices: devices.ok ? devices.value : 0, lines, settings, refused: troubled });
 }
 
@@ -142,13 +143,13 @@ const Van = z.object({ format: z.literal("octachord-van"), version: z.number(), 
 const Settings = z.object({ format: z.literal("octachord-settings"), version: z.number(), settings: z.unknown() });
 
 /** Lines for parts that the van's list does not have yet; a count that is there stands. */
-async function newLines(db: Database, raw: unknown): Promise<number> {
-  const van = Van.safeParse(raw);
-  if (!van.success) return 0;
+async function newLines(db: Database, text: string): Promise<number> {
+  const van = readStored(Van, text);
+  if (!van.sound) return 0;
   const here = new Set((await stockItems(db)).map(({ what }) => JSON.stringify(what)));
   let count = 0;
-  for (const line of van.data.lines) {
-    const lifted = migrate("stock", van.data.version, line);
+  for (const line of van.value.lines) {
+    const lifted = migrate("stock", van.value.version, line);
     const fields = lifted.ok ? StockFields.safeParse(lifted.value) : null;
     if (!fields?.success || here.has(JSON.stringify(fields.data.what))) continue;
     here.add(JSON.stringify(fields.data.what));
@@ -158,20 +159,12 @@ async function newLines(db: Database, raw: unknown): Promise<number> {
   return count;
 }
 
-async function newSettings(db: Database, raw: unknown): Promise<boolean> {
-  const given = Settings.safeParse(raw);
-  const lifted = given.success ? migrate("preferences", given.data.version, given.data.settings) : null;
+async function newSettings(db: Database, text: string): Promise<boolean> {
+  const given = readStored(Settings, text);
+  const lifted = given.sound ? migrate("preferences", given.value.version, given.value.settings) : null;
   const read = lifted?.ok ? Preferences.safeParse(lifted.value) : null;
   const isUnset = JSON.stringify(await preferences(db)) === JSON.stringify(defaultPreferences());
   if (!read?.success || !isUnset || JSON.stringify(read.data) === JSON.stringify(defaultPreferences())) return false;
   await keepPreferences(db, read.data);
   return true;
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
 }

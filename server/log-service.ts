@@ -69,7 +69,7 @@ function played(job: Job | null, event: Event, version: number): Omit<LogEntry, 
 /** A moment of a job: a save that was taken in, by the names of its edits. */
 export type Moment = Pick<LogEntry, "revision" | "at" | "kind" | "words">;
 
-/** The newest moments are told; so many of them. */
+/** So many moments are listed, the newest ones. */
 const MOST_MOMENTS = 200;
 
 /** The moments of a job, the newest first, and how many there are in all. */

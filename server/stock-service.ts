@@ -103,7 +103,7 @@ export async function missingParts(db: Database): Promise<ReadonlyMap<string, nu
   return missing;
 }
 
-/** The missing parts of a database as it stood; thousands of jobs are not shared out anew for every page of the docket. */
+/** The missing parts of a database as it stood; thousands of jobs are not shared out again for every page of the docket. */
 const counted = new WeakMap<Database, { readonly state: string; readonly missing: ReadonlyMap<string, number> }>();
 
 /** Is another after every change, whoever made it. Source: sqlite.org/pragma.html#pragma_data_version, lang_corefunc.html#total_changes. */

@@ -132,7 +132,7 @@ describe("the cures of a whole room", () => {
       cure: { device: "box", setting: "control-wakes", value: "off", worsens: ["wake:box"] },
     });
     for (const { cure } of roomCures(householdOf(quarrel))) expect(cure.lowers).toBe(0);
-    // Cut off after some tries, what was found until then is what is told.
+    // Cut off after some tries, it gives what was found until then.
     let tries = 0;
     const some = roomCures(householdOf(quarrel), "planned", () => (tries += 1) > 3);
     expect(some.length).toBeLessThan(all.length);

@@ -77,7 +77,7 @@ describe("a session", () => {
     expect((await stat(file)).mode & 0o777).toBe(0o600);
   });
 
-  test("a broken file is begun anew: nobody comes in by it", async () => {
+  test("a broken file is replaced by a new one: nobody comes in by it", async () => {
     const cookie = await signedIn(await open());
     const { writeFile } = await import("node:fs/promises");
     await writeFile(join(folder, "access.json"), "{");

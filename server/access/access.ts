@@ -3,11 +3,12 @@ import { readFile, rename, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { DAY_MS } from "../day";
+import { readStored } from "../stored";
 import { hashPassphrase, isPassphrase, PassphraseHash } from "./passphrase";
 import { Tries } from "./tries";
 
 const FILE = "access.json";
-const DAY_MS = 86_400_000;
 const SESSION_DAYS = 30;
 const MOST_SESSIONS = 50;
 /** How often it is written down that a session is in use. */
@@ -50,9 +51,8 @@ export class Access {
 
   /** Opens it for a passphrase; another one than was kept ends every session. */
   static async open(folder: string, passphrase: string, clock: () => number = Date.now): Promise<Access> {
-    const text = await readFile(join(folder, FILE), "utf8").catch(() => "null");
-    const read = Kept.safeParse(parsed(text));
-    if (read.success && (await isPassphrase(passphrase, read.data.passphrase))) return new Access(folder, read.data, clock);
+    const read = readStored(Kept, await readFile(join(folder, FILE), "utf8").catch(() => null));
+    if (read.sound && (await isPassphrase(passphrase, read.value.passphrase))) return new Access(folder, read.value, clock);
     const fresh: Kept = {
       version: 1,
       passphrase: await hashPassphrase(passphrase),
@@ -122,13 +122,5 @@ export class Access {
     });
     this.writing = turn.catch(() => undefined);
     return turn;
-  }
-}
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
   }
 }

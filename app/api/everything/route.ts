@@ -1,25 +1,12 @@
-import { createReadStream } from "node:fs";
-import { basename } from "node:path";
-import { Readable } from "node:stream";
 import { MAX_PACKED_BYTES } from "@/core/job";
 import { troubleSentence, zipSentence } from "@/core/text";
 import { bringIn, database, packEverything } from "@/server";
 import { answer, bodyBytes } from "../answer";
 import { problem } from "../problem";
+import { sendZip } from "../send-file";
 
 /** Everything as one package of open files. */
-export const GET = answer(async () => {
-  const { file, bytes, forget } = await packEverything(await database());
-  const stream = createReadStream(file);
-  stream.once("close", () => void forget());
-  return new Response(Readable.toWeb(stream) as ReadableStream, {
-    headers: {
-      "Content-Type": "application/zip",
-      "Content-Length": String(bytes),
-      "Content-Disposition": `attachment; filename="${basename(file)}"`,
-    },
-  });
-});
+export const GET = answer(async () => sendZip(await packEverything(await database())));
 
 /** Takes such a package in, beside what is there. */
 export const POST = answer(async (request) => {

@@ -116,7 +116,7 @@ export class Ground {
     return this.own.points - this.menus;
   }
 
-  /** Where it is the same on two grounds of a backbone, control goes alike on both, by all that hangs on the hubs. */
+  /** Where it is the same on two grounds of a backbone, control goes alike on both, as far as it depends on the hubs. */
   get control(): string {
     const { hubs, backbone } = this;
     const { space } = this.measure;
