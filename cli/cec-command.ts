@@ -70,7 +70,7 @@ export async function cecCommand(file: string, options: CecOptions): Promise<Exi
     const rows = [
       ...judged.played.trace.frames.map(({ tMs, wire, frame, bytes, acknowledged, again }) => ({
         tMs,
-        words: `${frameBytes(bytes).padEnd(12)} ${frameWords(frame, addressNamesOf(household, wire))}${acknowledged ? "" : " Nobody answers."}${again ? ` (again, ${again})` : ""}`,
+        words: `${frameBytes(bytes).padEnd(12)} ${frameWords(frame, addressNamesOf(household, wire))}${acknowledged ? "" : " Not acknowledged."}${again ? ` (retry ${again})` : ""}`,
       })),
       ...judged.played.trace.changes.map((change) => ({ tMs: change.tMs, words: `${" ".repeat(13)}${stateChangeWords(job, change)}` })),
     ].sort((a, b) => a.tMs - b.tMs);
@@ -98,7 +98,7 @@ function printAddresses(household: Household, json: boolean): ExitCode {
     logical: household.claims.held.get(device) ?? null,
   }));
   const line = ({ name, physical, logical, wire }: (typeof rows)[number]) =>
-    `${name}: physical ${physical}, logical ${logical ?? "none, it takes no part"}${logical === UNREGISTERED ? " (none was free)" : ""}, wire ${wire}`;
+    `${name}: physical ${physical}, logical ${logical ?? "none, not on the bus"}${logical === UNREGISTERED ? " (none was free)" : ""}, wire ${wire}`;
   process.stdout.write(json ? `${JSON.stringify({ addresses: rows })}\n` : rows.map((row) => `${line(row)}\n`).join(""));
   return rows.some(({ logical }) => logical === UNREGISTERED) ? 1 : 0;
 }

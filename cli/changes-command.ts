@@ -42,7 +42,7 @@ export async function changesCommand(file: string, options: ChangesOptions): Pro
         .join("\n")}\n`,
     );
     for (const purchase of purchases?.slice(0, 3) ?? []) process.stdout.write(`${changeWords(job, purchase)}: ${movedWords(purchase)}.\n`);
-    if (purchases?.length === 0) process.stdout.write("Buying that lifts nothing here by itself.\n");
+    if (purchases?.length === 0) process.stdout.write("Buying that lifts nothing here on its own.\n");
   }
   return smallest.best.after.every(({ verdict, pictureLosses }) => verdict === "full" && pictureLosses.length === 0) ? 0 : 1;
 }

@@ -174,7 +174,7 @@ describe("octachord cec", () => {
     const { status, stdout } = octachord(["cec", demo("sail-loft"), "--event", "wake:console"]);
     expect(status).toBe(0);
     expect(stdout).toContain("BF:82:31:00  Console tells everyone: I am the source (3.1.0.0).");
-    expect(stdout).toMatch(/Wake Console with its own remote: As wished\. Picture after 14.s, sound after 19.s\.\n$/);
+    expect(stdout).toMatch(/Wake Console with its own remote: As wanted\. Picture after 14.s, sound after 19.s\.\n$/);
   });
 
   test("--json has frames, the end and the verdict", () => {
@@ -223,7 +223,7 @@ describe("plans", () => {
     const { status, stdout } = octachord(["plan", demo("attic-screen"), "--van", "earc-extractor-mixed"]);
     expect(status).toBe(0);
     expect(stdout).toMatch(
-      /^1\. Everything into the sound system, 99\.0 points\n {3}Streamer into Bar\. Bar hangs on Projector “HDMI 1”\.\n/,
+      /^1\. Everything into the sound system, 99\.0 points\n {3}Streamer into Bar\. Bar connects to Projector “HDMI 1”\.\n/,
     );
     expect(stdout).toContain("Proven best for these weights");
     expect(stdout).toMatch(/Not here: Everything into the screen: .*\./);

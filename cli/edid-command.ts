@@ -6,7 +6,7 @@ import { edidWords } from "@/core/text";
 import type { ExitCode } from "./main";
 import { UnusableInput } from "./unusable-input";
 
-/** Prints what each file says of a display. Exit code 1 where any of them breaks the standard. */
+/** Prints what each file says about a display. Exit code 1 where any of them breaks the standard. */
 export async function edidShowCommand(files: readonly string[], options: { json?: boolean }): Promise<ExitCode> {
   let exitCode: ExitCode = 0;
   for (const file of files) {
@@ -24,14 +24,14 @@ export async function edidShowCommand(files: readonly string[], options: { json?
   return exitCode;
 }
 
-/** Writes the pictures of one with the sound of another. */
+/** Writes the picture modes of one with the sound formats of another. */
 export async function edidMergeCommand(options: { picture: string; sound: string; output: string }): Promise<ExitCode> {
   const [picture, sound] = [await usableEdid(options.picture), await usableEdid(options.sound)];
   await write(options.output, mergeEdids(picture, sound));
   return 0;
 }
 
-/** Writes the block that a device would show at one of its inputs. */
+/** Writes the EDID that a device would show at one of its inputs. */
 export async function edidMakeCommand(file: string, options: { output: string; port?: string }): Promise<ExitCode> {
   const device = await readDeviceFile(file);
   const edid = edidOfDevice(device, options.port);

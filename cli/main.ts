@@ -41,32 +41,32 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .description("the smallest set of changes that lifts all arrivals as far as the gear allows")
     .argument("<job>", jobHelp)
     .option("--json", "answer as JSON")
-    .option("--no-purchase", "think of settings and plugs only: no cable is bought")
-    .option("--buy <archetype>", "say what one device of the shelf would add")
+    .option("--no-purchase", "consider settings and plugs only: no cable is bought")
+    .option("--buy <archetype>", "say what one device from the shelf would add")
     .option("--van <archetypes...>", "boxes that are at hand: a set may hold one of them")
-    .option("--seconds <seconds>", "how long to look at most", "60")
+    .option("--seconds <seconds>", "time limit", "60")
     .action(async (file: string, options: ChangesOptions) => {
       exitCode = await changesCommand(file, options);
     });
   program
     .command("plan")
-    .description("the best ways to wire the room, one of each school")
+    .description("the best ways to wire the room, one for each approach")
     .argument("<job>", jobHelp)
     .option("--top <count>", "how many plans", "4")
-    .option("--preset <preset>", "easiest-to-use, best-sound, least-spending or least-drilling; without it what the brief weighs by")
-    .option("--pin <place...>", "a player and where it belongs, for instance console:bar or console:bar.hdmi-in")
+    .option("--preset <preset>", "easiest-to-use, best-sound, least-spending or least-drilling; default: the weights in the brief")
+    .option("--pin <place...>", "a player and where it must go, for instance console:bar or console:bar.hdmi-in")
     .option("--forbid <what...>", "for instance console:television, box:ARCHETYPE, school:SCHOOL or new-cables")
     .option("--must <wish...>", "what a plan must give, for instance sounds:television, whole:console, picture:streamer, keep:bar")
-    .option("--hope <wish...>", "what had better be and can be given up for more, in the same words, or remotes:1")
-    .option("--trades", "also the plans that no other beats in arrivals, ease, cost and work together")
-    .option("--what-if", "also what would change with one more socket, eARC, DTS handed on, or a cable where none may run")
+    .option("--hope <wish...>", "what a plan should give if possible, in the same words, or remotes:1")
+    .option("--trades", "also the best trade-offs between arrivals, ease, cost and work")
+    .option("--what-if", "also what would change with one more socket, eARC, DTS passed on, or a cable where none may run")
     .option(
       "--why-not <what>",
       "plan with it and tell the difference, for instance console:bar, box:ARCHETYPE, school:SCHOOL or setting:DEVICE.KEY=VALUE",
     )
-    .option("--van <archetypes...>", "the boxes that are at hand; otherwise whatever the brief lets one buy")
-    .option("--check", "also tell what came of playing every single change to the best plan; exit code 1 where one is better")
-    .option("--seconds <seconds>", "how long to look at most", "5")
+    .option("--van <archetypes...>", "the boxes at hand; default: whatever the brief allows to be bought")
+    .option("--check", "also check every single change to the best plan; exit code 1 if one is better")
+    .option("--seconds <seconds>", "time limit", "5")
     .option("--json", "answer as JSON")
     .action(async (file: string, options: PlanCommandOptions) => {
       exitCode = await planCommandLine(file, options);
@@ -77,7 +77,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .argument("<job>", jobHelp)
     .option("--event <event>", "for instance tv-remote-power-on, wake:DEVICE, tv-input:PORT")
     .option("--list", "print the events that this job knows")
-    .option("--addresses", "print where each device stands in the tree and by which address it is called")
+    .option("--addresses", "print the physical and logical address of each device")
     .option("--order <devices...>", "the order in which the devices get power, by id; those not named follow in the order of the tree")
     .option("--json", "answer as JSON")
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
@@ -86,7 +86,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     });
   program
     .command("link")
-    .description("what a picture asks of sockets and cables")
+    .description("what a picture needs from sockets and cables")
     .requiredOption("--mode <mode>", "for instance 3840x2160@60")
     .option("--depth <bits>", "8, 10 or 12", "8")
     .option("--chroma <chroma>", "444, 422 or 420", "444")
@@ -95,10 +95,10 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .action((options: { mode: string; depth: string; chroma: string; have?: string; json?: boolean }) => {
       exitCode = linkCommand(options);
     });
-  const edid = program.command("edid").description("read, merge and make the capability blocks of displays");
+  const edid = program.command("edid").description("read, merge and make EDIDs");
   edid
     .command("show")
-    .description("what each file says of a display")
+    .description("what each file says about a display")
     .argument("<files...>", "raw bytes or hexadecimal text")
     .option("--json", "answer as JSON, one object a line")
     .action(async (files: string[], options: { json?: boolean }) => {
@@ -106,7 +106,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     });
   edid
     .command("merge")
-    .description("the pictures of one with the sound of another")
+    .description("the picture modes of one with the sound formats of another")
     .requiredOption("--picture <file>", "whose pictures")
     .requiredOption("--sound <file>", "whose sound")
     .requiredOption("-o, --output <file>", "where to write")
@@ -115,7 +115,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     });
   edid
     .command("make")
-    .description("the block that a device would show")
+    .description("the EDID that a device would show")
     .argument("<device>", "a device as in a job file")
     .requiredOption("-o, --output <file>", "where to write")
     .option("--port <port>", "the input that shows it; the first HDMI input if not given")

@@ -109,7 +109,7 @@ function printMore(system: string, { plans: [best] }: CheckedSearch, trades: Tra
       ...figureLines(one.plan).map((line) => `   - ${line}`),
     ]),
     ...(best ? (ifs ?? []).map((one) => whatIfSentence(one, best, system)) : []),
-    ...(ifs?.length === 0 ? ["Nothing that was supposed otherwise would make the best plan better."] : []),
+    ...(ifs?.length === 0 ? ["None of these assumptions would make the best plan better."] : []),
   ];
   if (lines.length) process.stdout.write(`${lines.join("\n")}\n`);
 }

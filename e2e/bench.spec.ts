@@ -26,16 +26,16 @@ test("the board keeps to what is lost, and the address leads back to a row", asy
 
 test("two states are compared with only what differs raised", async ({ page, request }) => {
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/arrivals?view=compare`);
-  await expect(page.getByText("The two boards are alike in every row.")).toBeVisible();
-  await page.getByRole("textbox", { name: "Name of the kept state" }).fill("As found");
-  await page.getByRole("button", { name: "Keep this state" }).click();
+  await expect(page.getByText("The two boards are the same in every row.")).toBeVisible();
+  await page.getByRole("textbox", { name: "Name of the saved state" }).fill("As found");
+  await page.getByRole("button", { name: "Save this state" }).click();
   await page.getByRole("link", { name: "Gear" }).click();
   await choose(page, "eARC at Television, as planned", "off");
   await page.getByRole("link", { name: "Arrivals" }).click();
   await page.getByRole("button", { name: "Compare" }).click();
   await choose(page, "The state on the left", "kept: As found");
   await expect(page.getByText("sound: right is worse")).toHaveCount(2);
-  await expect(page.getByText("4 rows more, alike on both sides.")).toBeVisible();
+  await expect(page.getByText("4 rows more, the same on both sides.")).toBeVisible();
 });
 
 test("changes are ticked, tried together, applied as one and undone as one", async ({ page, request }) => {
@@ -72,8 +72,8 @@ test("the map: layers, a plate moved by keyboard stays there, and both drawings 
   await expectSaved(page);
   await page.reload();
   await expect.poll(async () => ((await plate.boundingBox())?.y ?? 0) > (before?.y ?? 0) + 20).toBe(true);
-  await page.getByRole("button", { name: "Lay the plates out anew" }).click();
-  await expect(page.getByRole("button", { name: "Lay the plates out anew" })).toBeHidden();
+  await page.getByRole("button", { name: "Reset the layout" }).click();
+  await expect(page.getByRole("button", { name: "Reset the layout" })).toBeHidden();
 
   const [svg] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Save as SVG" }).click()]);
   expect(svg.suggestedFilename()).toBe("sail-loft-map.svg");
@@ -106,7 +106,7 @@ test("the find field goes to devices, rows, jobs and acts", async ({ page, reque
   await page.keyboard.type("cable bar to television");
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/patch\?cable=bar-tv/);
-  await expect(page.getByRole("button", { name: "Pull it out" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Unplug it" })).toBeVisible();
   await openFind(page);
   await page.keyboard.type("daylight");
   await page.keyboard.press("Enter");
@@ -162,8 +162,8 @@ test("a damaged document opens read-only with what can be saved", async ({ page,
     });
   });
   await page.goto(`/jobs/${id}/arrivals`);
-  await expect(page.getByRole("heading", { name: "The stored document of this job does not read" })).toBeVisible();
-  await page.getByRole("button", { name: "Make a new job of what reads" }).click();
+  await expect(page.getByRole("heading", { name: "The stored document of this job cannot be read" })).toBeVisible();
+  await page.getByRole("button", { name: "Make a new job from what can be read" }).click();
   await page.waitForURL(/\/arrivals$/);
   await expectVerdicts(page, ["full", "full", "full", "full", "full", "full", "full"]);
   await request.delete(`/api/jobs/${id}`);
@@ -183,10 +183,10 @@ test("a job begins from a common room, is copied, and lies in the bin until it i
   await page.getByRole("button", { name: `Copy ${name}`, exact: true }).click();
   await expect(page.getByRole("link", { name: `${name}, copy no customer noted`, exact: true })).toBeVisible();
   await page.getByRole("button", { name: `Put ${name}, copy into the bin` }).click();
-  await expect(page.getByText(`${name}, copy lies in the bin.`)).toBeVisible();
+  await expect(page.getByText(`${name}, copy is in the bin.`)).toBeVisible();
   await page.goto(`/?bin=1&q=${encodeURIComponent(name)}`);
   await page.getByRole("button", { name: `Put ${name}, copy back into the docket` }).click();
-  await expect(page.getByText("No job answers to that")).toBeVisible();
+  await expect(page.getByText("No job matches")).toBeVisible();
 });
 
 test("an own device is corrected on the shelf, and the shelf goes out and comes in as a file", async ({ page, request }) => {

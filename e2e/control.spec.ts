@@ -20,14 +20,14 @@ test("a change is seen beside the act before it is planned, and a lane's switche
   const id = await importDemo(request, "receiver-den");
   await page.goto(`/jobs/${id}/control?act=night-update%3Aset-top-box`);
   const story = page.getByRole("complementary", { name: "The chosen act" });
-  await story.getByRole("button", { name: "See it beside" }).first().click();
+  await story.getByRole("button", { name: "Compare" }).first().click();
   const beside = page.getByRole("region", { name: "With the change" });
-  await expect(beside).toContainText("As wished");
+  await expect(beside).toContainText("As wanted");
   // Nothing is changed by looking.
   await expect(page.locator('[data-act="night-update:set-top-box"]')).toHaveAttribute("data-verdict", "with-a-step");
-  await story.getByRole("button", { name: "Put it away" }).click();
+  await story.getByRole("button", { name: "Close the comparison" }).click();
   await expect(beside).toHaveCount(0);
-  const ruler = page.getByRole("group", { name: "The act on the wire, rests drawn short" });
+  const ruler = page.getByRole("group", { name: "The act on the wire, pauses shortened" });
   await ruler.getByRole("button", { name: "Set-top box", exact: true }).click();
   await choose(page, "Wakes others over HDMI control at Set-top box", "off");
   await expect(page.locator('[data-act="night-update:set-top-box"]')).toHaveAttribute("data-verdict", "as-wished");
@@ -38,7 +38,7 @@ test("an act plays by itself from frame to frame, and stops when it is paused", 
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/control?act=tv-remote-power-on`);
   await page.getByRole("button", { name: "Play", exact: true }).click();
-  const lines = page.getByRole("list", { name: "What happens, in its order" }).getByRole("button");
+  const lines = page.getByRole("list", { name: "What happens, in order" }).getByRole("button");
   await expect(lines.nth(0)).toHaveAttribute("aria-pressed", "true");
   await expect(lines.nth(1)).toHaveAttribute("aria-pressed", "true");
   await page.getByRole("button", { name: "Pause" }).click();
@@ -50,7 +50,7 @@ test("the changes of Arrivals also offer what betters an everyday act, and plan 
   await page.goto(`/jobs/${id}/arrivals?view=changes`);
   const acts = page.getByRole("region", { name: "Everyday acts" });
   const line = acts.getByRole("listitem").filter({ hasText: "Set “Goes off with the others” at Television to off" });
-  await expect(line).toContainText("better: switch Set-top box off while it is watched");
+  await expect(line).toContainText("better: switch Set-top box off while it is being watched");
   await line.getByRole("button", { name: "Plan this" }).click();
   await expect(line).toHaveCount(0);
   await expectSaved(page);
@@ -77,9 +77,9 @@ test("by keyboard: an act, its frames in plain words with their bytes, and the a
 test("what was seen on site is ticked and judged at once; the card tells the household", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/control?view=habits`);
-  await expect(page.getByText("15 of 15 acts as wished")).toBeVisible();
+  await expect(page.getByText("15 of 15 acts work as wanted")).toBeVisible();
   await page.getByRole("group", { name: "Bar" }).getByLabel("Did not go off with the others").check();
-  await expect(page.getByText("14 of 15 acts as wished")).toBeVisible();
+  await expect(page.getByText("14 of 15 acts work as wanted")).toBeVisible();
   const seconds = page.getByRole("spinbutton", { name: "Seconds until Bar is on" });
   await seconds.fill("12");
   await seconds.press("Enter");
@@ -101,17 +101,17 @@ test("a pasted trace is explained with the room's names; what is strange or no f
     .fill("adapter ready <script>\n1.000 0F:36\n1.250 5F:72:00\n1.400 4F:E3\n1.500 4F:82:10:10");
   const lines = page.getByRole("list", { name: "The trace, explained" }).getByRole("listitem");
   await expect(lines).toHaveCount(5);
-  await expect(lines.nth(0)).toContainText("No frame: adapter ready <script>");
-  await expect(lines.nth(1)).toContainText("Television asks everyone: go to stand-by.");
+  await expect(lines.nth(0)).toContainText("Not a frame: adapter ready <script>");
+  await expect(lines.nth(1)).toContainText("Television asks everyone: go to standby.");
   await expect(lines.nth(2)).toContainText("0.250");
   await expect(lines.nth(2)).toContainText("Bar tells everyone: the sound is yours again.");
   await expect(lines.nth(3)).toContainText("Streamer tells everyone something that cannot be read.");
-  await expect(lines.nth(3)).toContainText("No standard has the message E3.");
-  await expect(lines.nth(4)).toContainText("1.0.1.0 is no place in an HDMI tree.");
+  await expect(lines.nth(3)).toContainText("The standard has no message E3.");
+  await expect(lines.nth(4)).toContainText("1.0.1.0 is not a possible physical address.");
   await expect(page.getByText("4 frames, 1 line without one, 2 with something strange")).toBeVisible();
-  const beside = page.getByRole("region", { name: "Beside what was foreseen" });
-  await expect(beside).toContainText("Did not come: Television asks Bar: take the sound over.");
-  await expect(lines.nth(1)).toContainText("Not foreseen.");
+  const beside = page.getByRole("region", { name: "Compared with the prediction" });
+  await expect(beside).toContainText("Missing: Television asks Bar: take the sound over.");
+  await expect(lines.nth(1)).toContainText("Not predicted.");
 });
 
 test("a lead made without the control wire is noted at the cable, and Arrivals and Control tell the same story of it", async ({

@@ -59,7 +59,7 @@ test("one setting changed differently in two windows: both values are shown, and
   await expect(told).toContainText(
     "Here: Digital sound output at Television: PCM. There: Digital sound output at Television: Dolby Digital.",
   );
-  await told.getByRole("button", { name: "Take the other" }).click();
+  await told.getByRole("button", { name: "Use the other" }).click();
   await expect(told).toBeHidden();
   await expectSaved(two);
   await expect(one.getByText("Changed in another window")).toBeVisible();

@@ -13,7 +13,7 @@ test("after a reload an earlier moment is looked at, gone back to, and that is u
   await page.getByRole("button", { name: "Log of this job: earlier moments" }).click();
   const log = page.getByRole("dialog", { name: "Log of this job" });
   await expect(log.getByText("eARC at Television: off")).toBeVisible();
-  await log.getByRole("button", { name: "Look at the job after: the job was taken in from a file" }).click();
+  await log.getByRole("button", { name: "Look at the job after: job imported from a file" }).click();
   await expect(log.getByText("Then 5 devices and 4 cables, now 5 and 4.")).toBeVisible();
   await expect(log.getByText("Disc player, film")).toBeVisible();
   await log.getByRole("button", { name: "Go back to this moment (1 edit taken back)" }).click();
@@ -39,7 +39,7 @@ test("the bin says when a job goes for good; it can go at once, and so can all o
   }
   await page.goto(`/?q=${encodeURIComponent(`${name} annexe`)}`);
   await page.getByRole("button", { name: `Put ${name} annexe into the bin` }).click();
-  await expect(page.getByText(`${name} annexe lies in the bin.`)).toBeVisible();
+  await expect(page.getByText(`${name} annexe is in the bin.`)).toBeVisible();
   await page.goto(`/?bin=1&q=${encodeURIComponent(`${name} annexe`)}`);
   await expect(page.getByText(/erased for good on \d+ \w+ \d{4}/)).toBeVisible();
   await page.getByRole("button", { name: `Erase ${name} annexe for good` }).click();
@@ -74,11 +74,11 @@ test("everything leaves as a package of open files, and one that comes in says w
   );
   await page.goto("/settings");
   await page.getByTestId("everything-file").setInputFiles({ name: "all.zip", mimeType: "application/zip", buffer });
-  await expect(page.getByText("Came in: 1 job, 0 devices for the shelf, 0 lines for the van.")).toBeVisible();
+  await expect(page.getByText("Imported: 1 job, 0 devices for the shelf, 0 lines for the van.")).toBeVisible();
   await expect(page.getByText(/^jobs\/b\/job\.octachord\.json did not come in\. .*name/)).toBeVisible();
   await page.goto(`/?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("1 job", { exact: true })).toBeVisible();
   // The docket of the other tests stays as it was.
   await page.getByRole("button", { name: `Put ${name} into the bin` }).click();
-  await expect(page.getByText(`${name} lies in the bin.`)).toBeVisible();
+  await expect(page.getByText(`${name} is in the bin.`)).toBeVisible();
 });

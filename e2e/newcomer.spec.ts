@@ -17,7 +17,7 @@ test("a newcomer by mouse: imports Flat 4B, reads why the bar is silent, replace
   await page.getByRole("button", { name: "Bar", exact: true }).click();
   await page.getByRole("button", { name: "Replace with another" }).click();
   await page.getByRole("option", { name: /5\.1\.2 bar: two HDMI inputs/ }).click();
-  await expect(page.getByText("replaced Bar by Bar", { exact: false })).toBeVisible();
+  await expect(page.getByText("replaced Bar with Bar", { exact: false })).toBeVisible();
 
   await page.getByRole("link", { name: "Patch" }).click();
   for (const [player, port] of [
@@ -65,7 +65,7 @@ test("a newcomer by keyboard alone: a new job, three devices, two cables, the ve
     await expect(page.getByRole("combobox", { name: /^The other end/ })).toBeFocused();
     await keys.type(other);
     await keys.press("Enter");
-    await expect(page.getByRole("button", { name: "Pull it out" })).toBeVisible();
+    await expect(page.getByRole("button", { name: "Unplug it" })).toBeVisible();
   }
   await page.locator("body").press("3");
   await page.waitForURL(/\/arrivals$/);

@@ -72,7 +72,7 @@ test("from the empty start by keyboard alone: seven devices, nine cables, what i
   await keys.press("Enter");
   const story = page.getByRole("complementary", { name: "The chosen row" });
   await expect(story).toContainText("Where it is lost");
-  await expect(page.getByText("Smallest change that lifts all it can")).toBeVisible();
+  await expect(page.getByText("Smallest change that lifts everything it can")).toBeVisible();
   await expect(page.getByRole("button", { name: "Try it", exact: true })).toBeVisible({ timeout: 20_000 });
   await page.locator("body").press("2");
   await page.waitForURL(/\/patch$/);

@@ -37,7 +37,7 @@ test("while a plug is held every socket answers, and one that refuses says why",
   await page.mouse.move(...centre(from));
   await page.mouse.down();
   await page.mouse.move(...centre(wrong), { steps: 8 });
-  await expect(socket(page, "television", "hdmi4")).toContainText("other plug");
+  await expect(socket(page, "television", "hdmi4")).toContainText("different plug");
   await expect(socket(page, "bar", "optical-in")).toContainText("fits here");
   await page.mouse.up();
   await expect(page.getByText("A plug for optical does not fit a socket for HDMI.")).toBeVisible();
@@ -47,7 +47,7 @@ test("while a plug is held every socket answers, and one that refuses says why",
   await page.mouse.move(...centre(right), { steps: 8 });
   await page.mouse.up();
   await expect(page.getByText("Plugged Disc player into Bar “OPTICAL IN”")).toBeVisible();
-  await expect(page.getByRole("button", { name: "Pull it out" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Unplug it" })).toBeVisible();
 });
 
 test("a cable is an object: its return wires decide, and so the board", async ({ page, request }) => {
@@ -73,8 +73,8 @@ test("the docket finds, bins and puts back, and each job exports as the file it 
   await request.delete(`/api/jobs/${((await again.json()) as { id: string }).id}`);
 
   await page.getByRole("button", { name: "Put Attic Screen into the bin" }).click();
-  await expect(page.getByText("Attic Screen lies in the bin.")).toBeVisible();
-  await expect(page.getByText("No job answers to that")).toBeVisible();
+  await expect(page.getByText("Attic Screen is in the bin.")).toBeVisible();
+  await expect(page.getByText("No job matches")).toBeVisible();
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(page.getByRole("link", { name: /^Attic Screen/ })).toHaveCount(1);
 });

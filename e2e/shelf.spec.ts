@@ -8,15 +8,15 @@ test("a device made from nothing by keyboard and mouse is kept, found in a job's
   await page.getByRole("link", { name: "Shelf" }).click();
   await expect(page.getByRole("heading", { name: "Shelf" })).toBeVisible();
   await page.getByRole("button", { name: "Make a device" }).click();
-  await page.getByRole("button", { name: "Keep on the shelf" }).click();
+  await page.getByRole("button", { name: "Save to the shelf" }).click();
   await expect(page.getByText("Give the device a name")).toBeVisible();
   await page.getByLabel("Name").fill(name);
   await choose(page, "Return channel of socket 1", "eARC");
-  await page.getByRole("button", { name: "One more socket" }).click();
+  await page.getByRole("button", { name: "Add a socket" }).click();
   await page.getByLabel("Print at socket 2").fill("OPT");
   await choose(page, "Kind of socket 2", "optical");
   await page.getByRole("checkbox", { name: "Dolby Digital Plus" }).check();
-  await page.getByRole("button", { name: "Keep on the shelf" }).click();
+  await page.getByRole("button", { name: "Save to the shelf" }).click();
   const own = page.getByRole("region", { name: "Your own" });
   await expect(own.getByText(name)).toBeVisible();
   await expect(own.getByText("OPT", { exact: true })).toBeVisible();
@@ -35,8 +35,8 @@ test("a device made from nothing by keyboard and mouse is kept, found in a job's
 
 test("a device of a job is kept on the shelf for others", async ({ page, request }) => {
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/gear`);
-  await page.getByRole("button", { name: "Keep on the shelf" }).click();
-  await expect(page.getByText("Streamer is kept on the shelf for other jobs.")).toBeVisible();
+  await page.getByRole("button", { name: "Save to the shelf" }).click();
+  await expect(page.getByText("Streamer is saved on the shelf for other jobs.")).toBeVisible();
   const { own } = (await (await request.get("/api/shelf")).json()) as { own: { device: { name: string } }[] };
   expect(own.map(({ device }) => device.name)).toContain("Streamer");
 });

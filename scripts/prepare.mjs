@@ -65,7 +65,7 @@ export function ensureDependencies() {
   const prefix = dirname(dirname(process.execPath));
   const headers = existsSync(join(prefix, "include", "node", "node_version.h")) ? { npm_config_nodedir: prefix } : {};
   if (!run(npm, ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { env: headers }))
-    stop("npm ci did not finish; its lines above say why.");
+    stop("npm ci did not finish; the lines above say why.");
   if (!existsSync(binding) && !run(npm, ["rebuild", "sqlite3", "--loglevel=error"], { env: headers })) {
     stop("sqlite3 could not be compiled; the lines above say why.");
   }
@@ -103,7 +103,7 @@ export function ensureBuild() {
   if (
     !run(process.execPath, [join(root, "node_modules", "next", "dist", "bin", "next"), "build"], { env: { NEXT_TELEMETRY_DISABLED: "1" } })
   ) {
-    stop("the build did not finish; its lines above say why.");
+    stop("the build did not finish; the lines above say why.");
   }
   writeFileSync(mark, state);
 }
@@ -171,7 +171,7 @@ const SHORTEST_PASSPHRASE = 10;
 function whyNotOpen(passphrase) {
   if (passphrase.replace(/\s/g, "").length >= SHORTEST_PASSPHRASE) return;
   stop(
-    `OCTACHORD_HOST opens the server to others; set OCTACHORD_PASSPHRASE to at least ${SHORTEST_PASSPHRASE} characters that are not blanks, or leave OCTACHORD_HOST away.`,
+    `OCTACHORD_HOST opens the server to others; set OCTACHORD_PASSPHRASE to at least ${SHORTEST_PASSPHRASE} characters other than blanks, or leave OCTACHORD_HOST unset.`,
   );
 }
 

@@ -38,7 +38,7 @@ export async function backUpAll(db: Database, folder: string, file: string, at =
     ];
     await writeZip(`${file}.part`, parts, (sums) => partOfText(LIST, JSON.stringify(sums, null, 2)));
     const checked = await readBackup(`${file}.part`);
-    if (!checked.ok) throw new Error(`The backup does not read back: ${JSON.stringify(checked.refusal)}`);
+    if (!checked.ok) throw new Error(`The backup could not be read back: ${JSON.stringify(checked.refusal)}`);
     await rename(`${file}.part`, file);
     await writeFile(join(folder, LAST_BACKUP_FILE), JSON.stringify({ at: at.toISOString(), file: basename(file) }), { mode: 0o600 });
     return { file, bytes: (await stat(file)).size, photos: names.length };

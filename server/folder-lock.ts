@@ -5,7 +5,7 @@ import sqlite3 from "sqlite3";
 export class FolderInUse extends Error {
   override readonly name = "FolderInUse";
   constructor(readonly folder: string) {
-    super(`Another Octachord works on ${folder}. Stop that one, or give this one a folder of its own with OCTACHORD_DATA.`);
+    super(`Another Octachord is using ${folder}. Stop that one, or give this one its own folder with OCTACHORD_DATA.`);
   }
 }
 

@@ -12,7 +12,7 @@ const STORAGE: readonly { readonly code: RegExp; readonly problem: StorageTroubl
     problem: {
       status: 507,
       title: "Disk full",
-      detail: "The disk of the server is full: nothing was saved. Free some space on it; what you wrote waits here.",
+      detail: "The disk of the server is full: nothing was saved. Free some space on it; your edits are kept here until then.",
     },
   },
   {
@@ -38,7 +38,7 @@ const STORAGE: readonly { readonly code: RegExp; readonly problem: StorageTroubl
     problem: {
       status: 503,
       title: "Database in use",
-      detail: "Another program holds the database: nothing was saved. Close it; this is tried again by itself.",
+      detail: "Another program has locked the database: nothing was saved. Close it; saving is retried automatically.",
     },
   },
   {
@@ -46,7 +46,7 @@ const STORAGE: readonly { readonly code: RegExp; readonly problem: StorageTroubl
     problem: {
       status: 503,
       title: "Disk error",
-      detail: "The disk of the server does not answer as it should: nothing was saved. Look at it before you go on.",
+      detail: "The disk of the server reports errors: nothing was saved. Check it before you go on.",
     },
   },
 ];

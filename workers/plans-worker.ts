@@ -61,7 +61,7 @@ const api = {
     return space && whyNot(space, question.weights, { plans: [best] }, asked, limits());
   },
 
-  /** Wishes that cannot all be had, none of which can be spared. */
+  /** Wishes that conflict, none of which can be spared. */
   conflict({ job, items, free }: PlanQuestion): WishConflict {
     const { bonds, musts } = wishesOf(job);
     return smallestConflict({ job, atHand: atHand(job, items, free), bonds, musts }, limits());

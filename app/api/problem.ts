@@ -18,7 +18,7 @@ export const problem = (body: Problem): Response =>
 export const notUnderstood = (error: z.ZodError): Problem => ({
   status: 400,
   title: "Not understood",
-  detail: `What was sent is not understood: ${error.issues
+  detail: `The request was not understood: ${error.issues
     .map(({ path, message }) => `${path.length ? `at ${path.join(".")} ` : ""}${message.replace(/^[A-Z]/, (first) => first.toLowerCase())}`)
     .join("; ")}.`,
 });
@@ -30,13 +30,13 @@ export const notAnswered = (refusal: AskRefusal): Response =>
       ? {
           status: 503,
           title: "Takes too long",
-          detail: `This job takes more than ${refusal.mostMs / 1000}\u2009s to work out; the octachord command has no such limit.`,
+          detail: `This job takes more than ${refusal.mostMs / 1000}\u2009s to calculate; the octachord command has no such limit.`,
         }
-      : { status: 503, title: "Too many at once", detail: `${refusal.waiting} questions wait already; ask again in a moment.` },
+      : { status: 503, title: "Too many at once", detail: `${refusal.waiting} requests are already waiting; try again in a moment.` },
   );
 
 export const noSuchJob = (): Response =>
-  problem({ status: 404, title: "No such job", detail: "This job is not in the docket; it may lie in the bin." });
+  problem({ status: 404, title: "No such job", detail: "This job is not in the docket; it may be in the bin." });
 
 /** Why a document was not taken in: the first trouble as the sentence, all of them beside it. */
 export function troubledDocument(title: string, troubles: readonly JobTrouble[]): Response {

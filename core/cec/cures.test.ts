@@ -66,7 +66,7 @@ describe("a cable for the sound beside HDMI, and control off", () => {
     expect(side).toMatchObject({ lowers: 0 });
     expect(side && "worsens" in side ? side.worsens : []).toContain("tv-remote-volume-up");
     // The screen's remote moved its own speakers before; the bar now has a remote of its own.
-    expect(side && cureLimits(householdOf(deaf), side)).toMatch(/^Then worse: \d+ other acts\.$/);
+    expect(side && cureLimits(householdOf(deaf), side)).toMatch(/^Makes worse: \d+ other acts\.$/);
   });
 });
 

@@ -106,13 +106,13 @@ describe("whatever message is sent", () => {
 describe("what cannot be is told", () => {
   const findings = (...bytes: number[]) => readFrame(bytes).findings.map(frameFindingSentence);
   test("an unknown opcode, too many blocks, operands cut off, an impossible place, a wrong receiver", () => {
-    expect(findings(0x4f, 0xe3)).toEqual(["No standard has the message E3."]);
+    expect(findings(0x4f, 0xe3)).toEqual(["The standard has no message E3."]);
     expect(findings(...Array<number>(17).fill(0x04))).toContain("It has 17 blocks; a frame has at most 16.");
     expect(findings(0x4f, 0x82, 0x10)).toEqual(["It ends before its “address”."]);
-    expect(findings(0x4f, 0x82, 0x10, 0x10)).toEqual(["1.0.1.0 is no place in an HDMI tree."]);
+    expect(findings(0x4f, 0x82, 0x10, 0x10)).toEqual(["1.0.1.0 is not a possible physical address."]);
     expect(findings(0x40, 0x82, 0x10, 0x00)).toEqual(["This message goes to everyone only."]);
     expect(findings(0x4f, 0x04)).toEqual(["This message goes to one device only."]);
-    expect(findings()).toEqual(["There is no byte in it."]);
+    expect(findings()).toEqual(["It is empty."]);
   });
 });
 

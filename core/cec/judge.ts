@@ -94,7 +94,7 @@ function verdictOf(household: Household, played: Played, seed: number): ActVerdi
 
 const MOST_CLAIMS = 3;
 
-/** Devices that claim the screen from each other again and again. */
+/** Devices that keep taking the screen from each other. */
 function quarrelOf({ frames }: Trace): readonly string[] {
   const claims = new Map<string, number>();
   for (const { device, frame } of frames) if (frame.message?.kind === "active-source") claims.set(device, (claims.get(device) ?? 0) + 1);

@@ -44,7 +44,7 @@ describe("backup addresses of CEC 2.0", () => {
     expect(judged(older, "wake:one").verdict.verdict).toBe("as-wished");
     const [conflict] = conflictsOf(householdOf(older));
     expect(conflict && conflictSentence(older, conflict)).toBe(
-      "three has a backup address of CEC 2.0; tv, of CEC 1.4, need not heed what it tells them alone, such as to wake.",
+      "three has a backup address of CEC 2.0; tv, of CEC 1.4, may ignore what it sends to them directly, such as a command to wake.",
     );
   });
 });
@@ -112,7 +112,7 @@ describe("a return channel that begins by hand only", () => {
     expect(on.verdict).toMatchObject({ verdict: "with-a-step", steps: [{ device: "bar", key: { press: "begin-return" } }] });
     for (const { cautions } of arrivalsOf(byHand)) {
       const [caution] = cautions.filter(({ code }) => code === "return-by-hand");
-      expect(caution && cautionSentence(byHand, caution)).toContain("begins its return channel only by its own key or menu");
+      expect(caution && cautionSentence(byHand, caution)).toContain("starts its return channel only from its own key or menu");
     }
   });
 });
@@ -158,7 +158,9 @@ describe("conflicts found without an act", () => {
     const side = set(room(gear, ...plugs), "tv speakers own");
     const found = conflictsOf(householdOf(side)).find(({ conflict }) => conflict === "two-volumes");
     expect(found).toEqual({ conflict: "two-volumes", screen: "tv", system: "bar" });
-    expect(found && conflictSentence(side, found)).toBe("tv and bar sound at once, and the screen’s remote moves only its own volume.");
+    expect(found && conflictSentence(side, found)).toBe(
+      "tv and bar play at the same time, and the screen’s remote changes only its own volume.",
+    );
     const handed = conflictsOf(householdOf(set(side, "tv speakers external")));
     expect(handed.map(({ conflict }) => conflict)).not.toContain("two-volumes");
   });

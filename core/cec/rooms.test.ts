@@ -123,7 +123,7 @@ describe("4. four players of a kind", () => {
     ]);
     const [conflict] = conflictsOf(household);
     expect(conflict).toEqual({ conflict: "no-address-left", device: "three" });
-    expect(conflict && conflictSentence(four, conflict)).toContain("nobody can wake, ask or switch it off");
+    expect(conflict && conflictSentence(four, conflict)).toContain("no other device can wake it, query it or switch it off");
   });
 
   test("power in another order gives the address to the one that needs it", () => {

@@ -29,7 +29,7 @@ export type Caution =
   | { readonly code: "speech-folded" }
   /** The household bears one remote, and the loudness of this row is not moved by that of the screen. */
   | { readonly code: "one-more-remote"; readonly device: string }
-  /** A lead for sound longer than its kind is certain to carry. */
+  /** A lead for sound longer than its class is reliable up to carry. */
   | { readonly code: "lead-long"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
   /** The boxes are joined in more ways than are looked at: there may be a better one for this row. */
   | { readonly code: "not-all-ways" }

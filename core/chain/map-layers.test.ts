@@ -23,11 +23,14 @@ describe("control on the map", () => {
     expect(unknown.get("bar-tv")).toMatchObject({ why: "not-known" });
   });
 
-  test("a computer that speaks no CEC stops it at its own cable, and is named", () => {
+  test("a computer that does not support CEC stops it at its own cable, and is named", () => {
     const link = controlLinks(hall).get("computer-matrix");
     expect(link).toEqual({ carries: false, device: "computer", why: "takes-no-part" });
     if (link)
-      expect([controlFlag(link), controlSentence(hall, link)]).toEqual(["no CEC", "Desk computer speaks no CEC, so control stops here."]);
+      expect([controlFlag(link), controlSentence(hall, link)]).toEqual([
+        "no CEC",
+        "Desk computer does not support CEC, so control stops here.",
+      ]);
   });
 });
 

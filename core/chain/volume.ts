@@ -2,7 +2,7 @@ import { hearsVolumeByInfrared, type Device } from "@/core/device";
 import type { Followed } from "./follow";
 import type { Rig } from "./rig";
 
-/** What moves the loudness of a row: the screen's remote, the sound system's own, a knob by hand, or nobody can tell. */
+/** What moves the loudness of a row: the screen's remote, the sound system's own, a knob, or nobody can tell. */
 export type Volume =
   | { readonly by: "screen-remote"; readonly device: string }
   | { readonly by: "own-remote"; readonly device: string }

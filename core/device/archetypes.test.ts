@@ -136,7 +136,7 @@ describe("players", () => {
 
 describe("boxes", () => {
   test.each(["earc-extractor-copy", "earc-extractor-mixed", "splitter-1x2", "edid-emulator", "dac-optical"])(
-    "%s speaks no CEC",
+    "%s does not support CEC",
     (archetype) => expect(of(archetype).speaksCec).toBe(false),
   );
   test("a DAC hands on no coding at all, only decoded stereo", () => {

@@ -16,7 +16,7 @@ export const QUIRKS = [
 ] as const;
 export type Quirk = (typeof QUIRKS)[number];
 
-/** How infrared switches a device: by a key for on and one for off, by one key to and fro, or not at all. */
+/** How infrared switches a device: separate on and off keys, one toggle key, or not at all. */
 export const INFRARED = ["on-and-off", "to-and-fro", "none"] as const;
 export type Infrared = (typeof INFRARED)[number];
 

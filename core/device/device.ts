@@ -268,7 +268,7 @@ export const Device = z.strictObject({
   control: Control.prefault({}),
   volume: z.enum(VOLUMES).nullable().default(null),
   habits: z.array(Habit).max(8).default([]),
-  /** Leads that are part of it, to its own speakers or units, and how far they reach. */
+  /** Attached leads, to its own speakers or units, and how far they reach. */
   attachedLeads: z
     .array(z.strictObject({ to: z.string().min(1).max(80), lengthM: z.number().positive().max(100) }))
     .max(16)

@@ -31,7 +31,7 @@ describe("a device beside its class", () => {
     const differences = differencesFromArchetype(device);
     expect(differences).toEqual([{ in: "socket", port: "hdmi3", what: "return" }, { in: "setting", setting: "cec" }, { in: "decoders" }]);
     expect(differences && differenceWords(device, differences)).toBe(
-      "“HDMI 3 eARC” has another return; “HDMI control (CEC)” was found otherwise; what it decodes",
+      "“HDMI 3 eARC” has a different return channel; “HDMI control (CEC)” was found set differently; what it decodes",
     );
   });
 

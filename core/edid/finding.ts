@@ -36,7 +36,7 @@ export function findingWords(finding: Finding): string {
     case "payload-short":
       return `The ${finding.name} in block ${finding.block} has only ${finding.bytes} bytes.`;
     case "physical-address":
-      return `The physical address ${finding.address} in block ${finding.block} is no place in an HDMI tree.`;
+      return `The physical address ${finding.address} in block ${finding.block} is not a possible physical address.`;
     case "unknown-extension":
       return `Block ${finding.block} is of a kind (tag ${hex(finding.tag)}) that is kept as it is and not read.`;
     case "not-hex":

@@ -106,9 +106,9 @@ export const CEC_KEY = { power: 0x40, volumeUp: 0x41, volumeDown: 0x42, mute: 0x
 /** Source: CEC 1.4 table 29 [Power Status]. */
 export const CEC_POWER = [
   { code: 0, words: "on" },
-  { code: 1, words: "in stand-by" },
+  { code: 1, words: "in standby" },
   { code: 2, words: "waking" },
-  { code: 3, words: "going to stand-by" },
+  { code: 3, words: "going to standby" },
 ] as const;
 
 /** Source: CEC 1.4 table 29 [Abort Reason]. */

@@ -55,19 +55,19 @@ export const SETTINGS = [
   {
     key: "cec",
     name: "HDMI control (CEC)",
-    lookIn: "general or system, then HDMI control (makers use names of their own)",
+    lookIn: "general or system, then HDMI control (makers use their own names)",
     options: ON_OFF,
   },
   {
     key: "control-wakes",
     name: "Wakes others over HDMI control",
-    lookIn: "HDMI control, then automatic power on; often a switch of its own",
+    lookIn: "HDMI control, then automatic power on; often a separate switch",
     options: ON_OFF,
   },
   {
     key: "control-obeys",
     name: "Goes off with the others",
-    lookIn: "HDMI control, then automatic power off; often a switch of its own",
+    lookIn: "HDMI control, then automatic power off; often a separate switch",
     options: ON_OFF,
   },
   {
@@ -75,7 +75,7 @@ export const SETTINGS = [
     name: "Stereo is played",
     lookIn: "the sound system's remote, sound mode",
     options: [
-      { value: "off", label: "as it comes" },
+      { value: "off", label: "as received" },
       { value: "on", label: "spread to all speakers" },
     ],
   },
@@ -101,7 +101,7 @@ export const SETTINGS = [
   },
   {
     key: "edid-mode",
-    name: "What it lists to the player",
+    name: "EDID shown to the player",
     lookIn: "the small switch on the box, marked with channels or EDID",
     options: [
       { value: "2ch", label: "two channels" },
@@ -111,8 +111,8 @@ export const SETTINGS = [
   },
   {
     key: "arc-take",
-    name: "Return channel into the box",
-    lookIn: "the ARC button on the box; its lamp blinks while it searches and stands still when it has found the screen",
+    name: "Return channel input",
+    lookIn: "the ARC button on the box; its lamp blinks while it searches and is steady once it has found the screen",
     options: ON_OFF,
   },
   {
@@ -157,10 +157,10 @@ export const SETTINGS = [
     lookIn: "the front or the remote",
     options: [
       { value: "on", label: "on" },
-      { value: "standby", label: "stand-by" },
+      { value: "standby", label: "standby" },
     ],
   },
-  { key: "standby-pass", name: "Pass-through in stand-by", lookIn: "HDMI setup, then stand-by or pass-through", options: ON_OFF },
+  { key: "standby-pass", name: "Pass-through in standby", lookIn: "HDMI setup, then standby or pass-through", options: ON_OFF },
   {
     key: "module",
     name: "HDMI module",
@@ -185,8 +185,8 @@ export const SETTINGS = [
     name: "Volume",
     lookIn: "the remote or the knob",
     options: [
-      { value: "usual", label: "a usual level" },
-      { value: "zero", label: "nothing" },
+      { value: "usual", label: "a normal level" },
+      { value: "zero", label: "zero" },
     ],
   },
   {
@@ -198,7 +198,7 @@ export const SETTINGS = [
   },
   {
     key: "socket-mode",
-    name: "The turning HDMI socket works as",
+    name: "The reversible HDMI socket works as",
     lookIn: "the small switch beside the socket, or the box's web page",
     options: [
       { value: "output", label: "HDMI output" },
@@ -215,9 +215,9 @@ export const SETTINGS = [
   {
     key: "picture-mode",
     name: "Picture mode",
-    lookIn: "picture, then mode; game modes show the picture soonest",
+    lookIn: "picture, then mode; game modes have the shortest delay",
     options: [
-      { value: "auto", label: "as the content asks" },
+      { value: "auto", label: "by content" },
       { value: "standard", label: "standard" },
       { value: "film", label: "film" },
       { value: "game", label: "game" },

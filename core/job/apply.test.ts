@@ -65,7 +65,7 @@ describe("cable runs of the brief", () => {
     const walled = made(twoRooms, run(null, false));
     expect(whyNotLay(walled, out, into)).toEqual({ code: "run-forbidden", rooms: ["rack", "wall"] });
     expect(refusalSentence(walled, { code: "run-forbidden", rooms: ["rack", "wall"] })).toBe(
-      "No cable may run between Rack and Screen wall, says the brief.",
+      "According to the brief, no cable can run between Rack and Screen wall.",
     );
     const lies = made(twoRooms, joinSockets(twoRooms, out, into));
     expect(made(lies, run(null, false)).cables).toHaveLength(1);
@@ -118,7 +118,7 @@ describe("what must stay", () => {
   test("is neither removed nor replaced, and the sentence says who decided that", () => {
     const removal = refusalOf(kept, removeWithCables(kept, "television"));
     expect(removal).toEqual({ code: "must-stay", device: "television" });
-    expect(refusalSentence(kept, removal)).toBe("Television must stay, says the brief; change that there first.");
+    expect(refusalSentence(kept, removal)).toBe("Television must stay according to the brief; change that there first.");
     const other = fromShelfOrThrow("tv-arc", { id: "other", name: "Other" });
     expect(refusalOf(kept, replaceDevice(kept, "television", other)).code).toBe("must-stay");
   });
@@ -154,7 +154,7 @@ describe("corrections", () => {
     expect(backAgain(loft, there)).toEqual(loft);
     const moved = made(loft, there);
     expect(backAgain(moved, { kind: "arrange", device: "bar", to: null }).arrangement).toEqual([{ device: "bar", x: 40, y: -20 }]);
-    expect(commandWords(loft, { kind: "arrange", device: "bar", to: null })).toBe("put Bar back to its computed place");
+    expect(commandWords(loft, { kind: "arrange", device: "bar", to: null })).toBe("put Bar back to its automatic position");
   });
 });
 
@@ -171,7 +171,7 @@ describe("kept states and photos", () => {
   test("one that is let go comes back to its place in the list", () => {
     const three = made(loft, keep("a"), keep("b"), keep("c"));
     expect(backAgain(three, { kind: "drop-snapshot", snapshot: "b" })).toEqual(three);
-    expect(commandWords(three, { kind: "drop-snapshot", snapshot: "b" })).toBe("let the state “State b” go");
+    expect(commandWords(three, { kind: "drop-snapshot", snapshot: "b" })).toBe("deleted the state “State b”");
   });
 
   test("one more than the document holds is refused with what to do", () => {
@@ -183,7 +183,7 @@ describe("kept states and photos", () => {
 
   test("a kept state that is no longer there, a photo that is gone", () => {
     expect(refusalSentence(loft, refusalOf(loft, { kind: "drop-snapshot", snapshot: "z" }))).toBe(
-      "There is no kept state “z” in this job.",
+      "There is no saved state “z” in this job.",
     );
     expect(refusalOf(loft, { kind: "detach", attachment: "b32e65fd-ff53-4ad9-8b81-a6ac35dd39f0" }).code).toBe("no-such-attachment");
   });

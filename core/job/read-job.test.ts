@@ -118,7 +118,7 @@ describe("what a document says of its own parts must be there", () => {
       { devices: [{ ...devices[0], room: "attic" }] },
       "devices[0].room: expected a room of this job; there is no “attic”.",
     ],
-    ["two rooms of one id", { rooms: [room, room] }, "rooms[1].id: expected a name of its own; “lounge” is used twice."],
+    ["two rooms of one id", { rooms: [room, room] }, "rooms[1].id: expected a unique name; “lounge” is used twice."],
   ];
   test.each(cases)("%s", (_, fields, sentence) => expect(firstTrouble({ ...head, ...fields })).toBe(sentence));
 

@@ -68,7 +68,7 @@ function carriesLines(form: Form, gbps: number): boolean {
   return need <= have;
 }
 
-/** Computes what a picture asks of sockets and cables. */
+/** Computes what a picture needs from sockets and cables. */
 export function linkNeed(form: Form): LinkNeed {
   const [tmdsGbps, activeGbps, fullGbps] = [tmdsRate(form), activeRate(form), fullRate(form)];
   const frl = FRL_GBPS.find((gbps) => carriesLines(form, gbps)) ?? null;

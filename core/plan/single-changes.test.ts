@@ -92,7 +92,7 @@ test("plugging in a device of which a quarrel is noted brings that back, and the
   expect(plugs(quarrelling).length).toBeGreaterThan(0);
   for (const change of plugs(quarrelling)) {
     expect(change.troubles).toEqual([{ trouble: "quarrel", device: "box" }]);
-    expect(movedWords(change)).toContain("brings back 1 noted quarrel on HDMI control");
+    expect(movedWords(change)).toContain("brings back 1 known conflict on HDMI control");
   }
   for (const change of plugs(set(quarrelling, "box cec off"))) expect(change.troubles).toEqual([]);
 });

@@ -25,7 +25,7 @@ export interface SmallestChanges {
   /** Other sets that do the same at the same cost. */
   readonly ties: readonly ChangeSet[];
   /**
-   * every-row: each row has the sound and picture that this gear can bring at most, and no cheaper set does that;
+   * every-row: each row has the sound and picture that this gear can give at most, and no cheaper set does that;
    * best-together: not every row can have its best at once, and no other set brings more in sum, or as much for less;
    * not-proven: the search was cut off, so a better or cheaper set may exist.
    */

@@ -172,7 +172,7 @@ describe("what is due next", () => {
 
   test("follows the phase and the board", () => {
     expect(next(emptyJob("Room"))).toEqual({ act: "note-gear" });
-    expect(nextActWords(next({ ...demoJob("flat-4b"), phase: "design" }))).toBe("4 rows not whole: see what lifts them");
+    expect(nextActWords(next({ ...demoJob("flat-4b"), phase: "design" }))).toBe("4 rows below their best: see what lifts them");
     expect(next({ ...loft, phase: "design", visitOn: null })).toEqual({ act: "agree-day" });
     const turned = made(loft, { kind: "set-setting", device: "television", setting: "earc", state: "planned", value: "off" });
     expect(next({ ...turned, phase: "visit" })).toEqual({ act: "note-left", settings: 1 });

@@ -29,7 +29,7 @@ export function arrivalLines(job: Job, arrival: Arrival): readonly string[] {
 function timeLines({ arrives, delayMs, lipSyncMs, lipSync }: Arrival): readonly string[] {
   if (!arrives) return [];
   const sound =
-    delayMs === null ? "Sound: how late it plays is not known." : `Sound: plays ${formatMilliseconds(delayMs)} after it leaves the player.`;
+    delayMs === null ? "Sound: its delay is not known." : `Sound: plays ${formatMilliseconds(delayMs)} after it leaves the player.`;
   if (lipSyncMs === null || lipSync === null) return [sound];
   const side = lipSyncMs < 0 ? "before" : "after";
   const where = lipSyncMs === 0 ? "with the picture" : `${formatMilliseconds(Math.abs(lipSyncMs))} ${side} the picture`;

@@ -28,7 +28,7 @@ export function arrivalSentence(job: Job, arrival: Arrival): string {
 export const isBestOfSystem = ({ verdict, kept }: Pick<Arrival, "verdict" | "kept">): boolean =>
   verdict === "reduced" && kept !== null && Object.values(kept).every((share) => share === 1);
 
-export const BEST_OF_SYSTEM = "This is the best that this sound system can take of it.";
+export const BEST_OF_SYSTEM = "This is the best this sound system can accept.";
 
 /** What could play and what does: the first lines of the margin. */
 export function storyWords(arrival: Arrival): string {

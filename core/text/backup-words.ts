@@ -11,7 +11,7 @@ export const backupSentence = ({
   readonly file: string;
   readonly bytes: number;
   readonly photos: number;
-}): string => `Written and read back: ${file}, ${formatMegabytes(bytes)} with ${plural(photos, "photo")}. Carry it off this machine.`;
+}): string => `Written and read back: ${file}, ${formatMegabytes(bytes)} with ${plural(photos, "photo")}. Take it off this machine.`;
 
 /** What came back, and where what stood there before lies. */
 export function restoredSentence(
@@ -20,7 +20,7 @@ export function restoredSentence(
 ): string {
   const { jobs, photos, newest, replaced } = restored;
   const last = newest === null ? "" : `, the last edited on ${newest.slice(0, 16).replace("T", " at ")}`;
-  const before = replaced === null ? "" : ` What stood there before lies beside it as ${replaced}.`;
+  const before = replaced === null ? "" : ` What was there before is kept next to it as ${replaced}.`;
   return `Restored into ${folder}: ${plural(jobs, "job")} with ${plural(photos, "photo")}${last}.${before}`;
 }
 
@@ -35,7 +35,7 @@ export function restoreRefusal(
 ): string {
   switch (refusal.code) {
     case "not-a-backup":
-      return `${file} is no backup of Octachord: it holds no database with a list of checksums. Nothing was changed.`;
+      return `${file} is not an Octachord backup: it has no database with a list of checksums. Nothing was changed.`;
     case "zip":
       return `${file} was not restored. ${zipSentence(refusal.zip)} Nothing was changed.`;
     case "checksum":

@@ -15,7 +15,7 @@ export function boardText(job: Job, board: readonly Arrival[]): string {
       ...(reason ? [`  ${reasonSentence(job, reason)}`] : []),
     ];
   });
-  return [`${job.name}: ${whole} of ${plural(board.length, "row")} whole`, ...lines].join("\n");
+  return [`${job.name}: ${whole} of ${plural(board.length, "row")} at their best`, ...lines].join("\n");
 }
 
 /** One row as a message: its sentence, and why something is lost. */

@@ -27,7 +27,7 @@ export function frameWords(frame: Frame & { readonly bytes?: readonly number[] }
   if (frame.message === null)
     return frame.from === frame.to
       ? `Is the address “${reservedName(frame.to)}” free?`
-      : `${from} calls ${addressName(names, frame.to)}: is somebody there?`;
+      : `${from} polls ${addressName(names, frame.to)}: are you there?`;
   const to = addressName(names, frame.to);
   const words = messageWords(frame.message);
   return `${from} ${ASKS.has(frame.message.kind) ? "asks" : "tells"} ${to}: ${words}${words.endsWith("?") ? "" : "."}`;
@@ -63,24 +63,24 @@ export function messageWords(message: Message): string {
     case "active-source":
       return `I am the source (${message.address})`;
     case "inactive-source":
-      return `I am the source no more (${message.address})`;
+      return `I am no longer the source (${message.address})`;
     case "image-view-on":
     case "text-view-on":
       return "wake and show a picture";
     case "request-active-source":
       return "who is the source?";
     case "routing-change":
-      return `the way turned from ${message.from} to ${message.into}`;
+      return `the route changed from ${message.from} to ${message.into}`;
     case "routing-information":
-      return `the way leads to ${message.address}`;
+      return `the route leads to ${message.address}`;
     case "set-stream-path":
-      return `be the source at ${message.address}`;
+      return `become the source at ${message.address}`;
     case "standby":
-      return "go to stand-by";
+      return "go to standby";
     case "give-physical-address":
-      return "where do you stand?";
+      return "what is your physical address?";
     case "report-physical-address":
-      return `I stand at ${message.address}`;
+      return `my physical address is ${message.address}`;
     case "give-osd-name":
       return "what are you called?";
     case "set-osd-name":
@@ -88,17 +88,17 @@ export function messageWords(message: Message): string {
     case "give-power-status":
       return "are you on?";
     case "report-power-status":
-      return `I am ${CEC_POWER.find(({ code }) => code === message.power)?.words ?? "in a state nobody knows"}`;
+      return `I am ${CEC_POWER.find(({ code }) => code === message.power)?.words ?? "in an unknown state"}`;
     case "get-cec-version":
-      return "which version do you speak?";
+      return "which CEC version do you support?";
     case "cec-version":
-      return `I speak CEC ${CEC_VERSIONS.find(({ code }) => code === message.version)?.words ?? `of version ${message.version}`}`;
+      return `I support CEC ${CEC_VERSIONS.find(({ code }) => code === message.version)?.words ?? `of version ${message.version}`}`;
     case "key-pressed":
       return `key “${CEC_KEYS.find(({ code }) => code === message.key)?.key ?? hex(message.key)}”`;
     case "key-released":
-      return "the key is let go";
+      return "key released";
     case "feature-abort":
-      return `no to ${titleOf(message.of)}: ${CEC_ABORTS.find(({ code }) => code === message.reason)?.words ?? "for a reason nobody knows"}`;
+      return `no to ${titleOf(message.of)}: ${CEC_ABORTS.find(({ code }) => code === message.reason)?.words ?? "for an unknown reason"}`;
     case "system-audio-mode-request":
       return message.data.length ? "take the sound over" : "give the sound back";
     case "set-system-audio-mode":
@@ -107,25 +107,25 @@ export function messageWords(message: Message): string {
     case "give-system-audio-mode-status":
       return "do you have the sound?";
     case "give-audio-status":
-      return "how loud are you?";
+      return "what is your volume?";
     case "report-audio-status":
-      return `${message.status.muted ? "muted" : "sounding"}, volume ${message.status.volume ?? "not told"}`;
+      return `${message.status.muted ? "muted" : "not muted"}, volume ${message.status.volume ?? "not known"}`;
     case "initiate-arc":
-      return "begin the return channel";
+      return "start the return channel";
     case "report-arc-initiated":
-      return "the return channel has begun";
+      return "the return channel has started";
     case "terminate-arc":
       return "end the return channel";
     case "report-arc-terminated":
       return "the return channel has ended";
     case "request-arc-initiation":
-      return "ask me to begin the return channel";
+      return "ask me to start the return channel";
     case "request-arc-termination":
       return "ask me to end the return channel";
     case "request-short-audio-descriptor":
-      return "which sound do you take?";
+      return "which formats do you accept?";
     case "report-short-audio-descriptor":
-      return "this sound I take";
+      return "these are the formats I accept";
     default:
       return CEC_MESSAGES.find(({ name }) => name === message.kind)?.title ?? message.kind;
   }
@@ -146,11 +146,11 @@ export const frameBytes = (bytes: readonly number[]): string => bytes.map(hex).j
 export function frameFindingSentence(finding: FrameFinding): string {
   switch (finding.code) {
     case "empty":
-      return "There is no byte in it.";
+      return "It is empty.";
     case "too-long":
       return `It has ${finding.blocks} blocks; a frame has at most 16.`;
     case "unknown-opcode":
-      return `No standard has the message ${hex(finding.opcode)}.`;
+      return `The standard has no message ${hex(finding.opcode)}.`;
     case "to-everyone-only":
       return "This message goes to everyone only.";
     case "to-one-only":
@@ -158,7 +158,7 @@ export function frameFindingSentence(finding: FrameFinding): string {
     case "operands-missing":
       return `It ends before its “${finding.field}”.`;
     case "impossible-address":
-      return `${finding.address} is no place in an HDMI tree.`;
+      return `${finding.address} is not a possible physical address.`;
   }
 }
 
@@ -174,7 +174,7 @@ export function cutSentence(job: Job, cut: Cut): string {
   }
 }
 
-const STATE_WORDS = { on: "is on", standby: "is in stand-by", waking: "wakes" } as const;
+const STATE_WORDS = { on: "is on", standby: "is in standby", waking: "wakes" } as const;
 
 /** A change of state as a short sentence: "Bar is on." */
 export function stateChangeWords(job: Job, { device, what, value }: StateChange): string {
@@ -183,16 +183,16 @@ export function stateChangeWords(job: Job, { device, what, value }: StateChange)
     case "power":
       return `${name} ${STATE_WORDS[value as keyof typeof STATE_WORDS]}.`;
     case "input":
-      return value === null ? `${name} turns to its own.` : `${name} turns to input ${value}.`;
+      return value === null ? `${name} switches to its own sources.` : `${name} switches to input ${value}.`;
     case "source":
-      return value === null ? `${name} takes nobody for the source.` : `${name} takes ${value} for the source.`;
+      return value === null ? `${name} has no active source.` : `${name} takes ${value} as the active source.`;
     case "systemAudio":
-      return value ? `${name} counts the sound as the sound system’s.` : `${name} counts the sound as the screen’s.`;
+      return value ? `${name}: system audio mode on.` : `${name}: system audio mode off.`;
     case "arc":
-      return value ? `${name} counts the return channel as begun.` : `${name} counts the return channel as ended.`;
+      return value ? `${name}: return channel started.` : `${name}: return channel ended.`;
     case "volume":
       return `${name} is at volume ${value}.`;
     case "muted":
-      return value ? `${name} is muted.` : `${name} sounds again.`;
+      return value ? `${name} is muted.` : `${name} is unmuted.`;
   }
 }

@@ -22,13 +22,13 @@ export function changeWords(job: Job, { command }: Pick<Change, "command">): str
     case "batch": {
       const added = command.commands.find((step) => step.kind === "add-device");
       const removed = command.commands.find((step) => step.kind === "remove-device");
-      if (added && removed) return `Replace ${deviceName(job, removed.device)} by ${replacementWords(added.device)}`;
+      if (added && removed) return `Replace ${deviceName(job, removed.device)} with ${replacementWords(added.device)}`;
       const plugs = command.commands.filter((step) => step.kind === "plug");
       const [first, second] = plugs;
       if (added && first)
         return `Put ${article(added.device.name)} between ${deviceName(job, first.cable.from.device)} and ${deviceName(job, second?.cable.to.device ?? first.cable.to.device)}`;
       if (first && second)
-        return `Exchange the plugs of ${deviceName(job, first.cable.from.device)} and ${deviceName(job, second.cable.from.device)}`;
+        return `Swap the plugs of ${deviceName(job, first.cable.from.device)} and ${deviceName(job, second.cable.from.device)}`;
       const plug = command.commands.find((step) => step.kind === "plug");
       return plug
         ? `Move ${deviceName(job, plug.cable.from.device)} to ${deviceName(job, plug.cable.to.device)} ${socketPrint(job, plug.cable.to)}`
@@ -51,10 +51,10 @@ export function movedWords(moved: MovedRows): string {
     ...(lowers.length ? [`lowers ${plural(lowers.length, "row")}`] : []),
     ...(pictureLifts.length ? [`improves ${plural(pictureLifts.length, "picture")}`] : []),
     ...(pictureLowers.length ? [`makes ${plural(pictureLowers.length, "picture")} worse`] : []),
-    ...(syncLifts.length ? [`brings ${plural(syncLifts.length, "row")} into step`] : []),
-    ...(syncLowers.length ? [`puts ${plural(syncLowers.length, "row")} out of step`] : []),
+    ...(syncLifts.length ? [`brings ${plural(syncLifts.length, "row")} into sync`] : []),
+    ...(syncLowers.length ? [`puts ${plural(syncLowers.length, "row")} out of sync`] : []),
     ...(drifts.length ? [`brings drift to ${plural(drifts.length, "row")}`] : []),
-    ...(quarrels.length ? [`brings back ${plural(quarrels.length, "noted quarrel")} on HDMI control`] : []),
+    ...(quarrels.length ? [`brings back ${plural(quarrels.length, "known conflict")} on HDMI control`] : []),
   ];
   return parts.join(", ");
 }
@@ -77,7 +77,7 @@ export function tieWords(job: Job, { best, ties }: SmallestChanges): string | nu
   const own = new Set(best.changes.map(({ command }) => JSON.stringify(command)));
   const others = tie.changes.filter(({ command }) => !own.has(JSON.stringify(command)));
   const more = ties.length > 1 ? `, and ${plural(ties.length - 1, "more way")}` : "";
-  return `As small another way: ${changesWords(job, others)}${more}.`;
+  return `Equally small: ${changesWords(job, others)}${more}.`;
 }
 
 /** How sure the smallest set is. */
@@ -85,10 +85,10 @@ export function proofSentence({ best, proof, looked, open }: Pick<SmallestChange
   switch (proof) {
     case "every-row":
       return best.changes.length === 0
-        ? "Every row already has the best sound and picture that this gear can bring."
-        : "Every row then has the best sound and picture that this gear can bring, and no smaller set does that.";
+        ? "Every row already has the best sound and picture that this gear can give."
+        : "Every row then has the best sound and picture that this gear can give, and no smaller set does that.";
     case "best-together":
-      return "Not every row can have its best at once; no other set does more in sum without lowering a row.";
+      return "Not every row can have its best at once; no other set does more in total without lowering a row.";
     case "not-proven":
       return `${looked} sets were tried and the search stopped there: ${plural(open, "row")} might still be lifted by a set that was not tried.`;
     default:

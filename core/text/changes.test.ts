@@ -12,15 +12,15 @@ describe("the smallest set in words", () => {
       /^Move Receiver to Television “HDMI 3 eARC”; Set “e?ARC” to on at .+: lifts 1 row, lowers none\.$/,
     ));
   test("tells of another way only what differs", () => {
-    expect(tieWords(hub, smallest)).toMatch(/^As small another way: /);
+    expect(tieWords(hub, smallest)).toMatch(/^Equally small: /);
     expect(tieWords(hub, smallest)).not.toContain("Move Receiver");
     expect(tieWords(hub, { ...smallest, ties: [] })).toBeNull();
   });
   test("says how sure it is, in three degrees", () => {
     expect(proofSentence(smallest)).toBe(
-      "Every row then has the best sound and picture that this gear can bring, and no smaller set does that.",
+      "Every row then has the best sound and picture that this gear can give, and no smaller set does that.",
     );
-    expect(proofSentence({ ...smallest, proof: "best-together" })).toContain("no other set does more in sum");
+    expect(proofSentence({ ...smallest, proof: "best-together" })).toContain("no other set does more in total");
     expect(proofSentence({ ...smallest, proof: "not-proven", looked: 1500 })).toContain("1500 sets were tried");
   });
   test("where nothing lifts, says that and why that is sure", () => {
@@ -28,7 +28,7 @@ describe("the smallest set in words", () => {
     const none = smallestChanges(flat);
     expect(setWords(flat, none)).toBe("No setting, plug or cable of this gear lifts a row without lowering another.");
     expect(setWords(flat, { ...none, proof: "not-proven" })).toBe("No set of changes that lifts a row was found.");
-    expect(proofSentence(none)).toBe("Every row already has the best sound and picture that this gear can bring.");
+    expect(proofSentence(none)).toBe("Every row already has the best sound and picture that this gear can give.");
   });
 });
 
@@ -47,7 +47,7 @@ describe("one change in words", () => {
   test("a purchase names what it replaces, or what it goes between", () => {
     const flat = demoJob("flat-4b");
     const words = (archetype: string) => weighedPurchases(flat, archetype).map((change: Change) => changeWords(flat, change));
-    expect(words("tv-earc")[0]).toBe("Replace Television by “4K TV, eARC on HDMI 3, apps and tuner; passes Dolby, no DTS”");
+    expect(words("tv-earc")[0]).toBe("Replace Television with “4K TV, eARC on HDMI 3, apps and tuner; passes Dolby, no DTS”");
     expect(words("earc-extractor-mixed")).toContain("Put an eARC extractor between Streamer and Television");
   });
 });

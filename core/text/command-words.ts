@@ -8,7 +8,7 @@ export function commandWords(job: Job, command: Command): string {
   const { commands } = command;
   const removed = commands.find((step) => step.kind === "remove-device");
   const added = commands.find((step) => step.kind === "add-device");
-  if (removed && added) return `replaced ${deviceName(job, removed.device)} by ${added.device.name}`;
+  if (removed && added) return `replaced ${deviceName(job, removed.device)} with ${added.device.name}`;
   if (removed) return singleWords(job, removed);
   const plug = commands.findLast((step) => step.kind === "plug");
   if (plug && commands.some((step) => step.kind === "unplug"))
@@ -23,14 +23,14 @@ export function commandWords(job: Job, command: Command): string {
 }
 
 function severalWords(kind: "arrange" | "edit-device" | "add-device", count: number): string {
-  if (kind === "arrange") return `laid out ${count} plates`;
+  if (kind === "arrange") return `arranged ${count} plates`;
   return kind === "add-device" ? `added ${count} devices` : `corrected ${count} devices`;
 }
 
 function singleWords(job: Job, command: SingleCommand): string {
   switch (command.kind) {
     case "edit-job":
-      return "changed the job’s particulars";
+      return "changed the job details";
     case "edit-brief":
       return "changed the brief";
     case "set-rooms":
@@ -44,11 +44,11 @@ function singleWords(job: Job, command: SingleCommand): string {
     case "arrange":
       return command.to
         ? `moved ${deviceName(job, command.device)} on the map`
-        : `put ${deviceName(job, command.device)} back to its computed place`;
+        : `put ${deviceName(job, command.device)} back to its automatic position`;
     case "keep-snapshot":
-      return `kept the state “${command.snapshot.name}”`;
+      return `saved the state “${command.snapshot.name}”`;
     case "drop-snapshot":
-      return `let the state “${job.snapshots.find(({ id }) => id === command.snapshot)?.name ?? command.snapshot}” go`;
+      return `deleted the state “${job.snapshots.find(({ id }) => id === command.snapshot)?.name ?? command.snapshot}”`;
     case "attach":
       return `added the photo ${command.attachment.name}`;
     case "detach":
@@ -68,7 +68,7 @@ function singleWords(job: Job, command: SingleCommand): string {
     case "plug":
       return `plugged ${deviceName(job, command.cable.from.device)} into ${deviceName(job, command.cable.to.device)} ${socketPrint(job, command.cable.to)}`;
     case "unplug":
-      return `pulled out the ${cableShortName(job, command.cable)}`;
+      return `unplugged the ${cableShortName(job, command.cable)}`;
     case "edit-cable":
       return `changed the ${cableShortName(job, command.cable)}${command.fields.class ? ` to ${cableClassFact(command.fields.class).name}` : ""}`;
   }

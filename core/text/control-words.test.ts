@@ -34,17 +34,17 @@ const job = room(
 describe("messages in plain words", () => {
   const at = (address: string) => address as PhysicalAddress;
   test.each([
-    [{ kind: "standby" }, "go to stand-by"],
-    [{ kind: "routing-change", from: at("0.0.0.0"), into: at("2.0.0.0") }, "the way turned from 0.0.0.0 to 2.0.0.0"],
-    [{ kind: "set-stream-path", address: at("2.0.0.0") }, "be the source at 2.0.0.0"],
-    [{ kind: "report-power-status", power: 1 }, "I am in stand-by"],
-    [{ kind: "report-power-status", power: 9 }, "I am in a state nobody knows"],
-    [{ kind: "cec-version", version: 5 }, "I speak CEC 1.4"],
+    [{ kind: "standby" }, "go to standby"],
+    [{ kind: "routing-change", from: at("0.0.0.0"), into: at("2.0.0.0") }, "the route changed from 0.0.0.0 to 2.0.0.0"],
+    [{ kind: "set-stream-path", address: at("2.0.0.0") }, "become the source at 2.0.0.0"],
+    [{ kind: "report-power-status", power: 1 }, "I am in standby"],
+    [{ kind: "report-power-status", power: 9 }, "I am in an unknown state"],
+    [{ kind: "cec-version", version: 5 }, "I support CEC 1.4"],
     [{ kind: "key-pressed", key: 0x43 }, "key “mute”"],
     [{ kind: "key-pressed", key: 0x7f }, "key “7F”"],
     [{ kind: "feature-abort", of: 0x36, reason: 4 }, "no to Standby (36): it refuses"],
     [{ kind: "system-audio-mode-request", data: [] }, "give the sound back"],
-    [{ kind: "report-audio-status", status: { muted: true, volume: null } }, "muted, volume not told"],
+    [{ kind: "report-audio-status", status: { muted: true, volume: null } }, "muted, volume not known"],
     [{ kind: "set-osd-name", text: "Box" }, "I am called “Box”"],
     [{ kind: "menu-request", data: [0] }, "Menu Request"],
   ] as const satisfies readonly (readonly [Message, string])[])("%o", (message, words) => expect(messageWords(message)).toBe(words));
@@ -63,38 +63,42 @@ describe("acts, as a household says them", () => {
     [{ act: "screen-on" }, "switch on with the remote of Television", "screen and sound"],
     [{ act: "screen-off" }, "switch everything off with the remote of Television", "everything off"],
     [{ act: "wake", device: "streamer" }, "wake Streamer with its own remote", "watch Streamer"],
-    [{ act: "choose-input", port: "hdmi2" }, "turn Television to “HDMI 2”", "turn to “HDMI 2”"],
-    [{ act: "louder" }, "louder with the remote of Television", "louder"],
-    [{ act: "mute" }, "mute with the remote of Television", "silent, and again to sound"],
+    [{ act: "choose-input", port: "hdmi2" }, "switch Television to “HDMI 2”", "switch to “HDMI 2”"],
+    [{ act: "louder" }, "volume up with the remote of Television", "volume up"],
+    [{ act: "mute" }, "mute with the remote of Television", "mute; press again to unmute"],
     [{ act: "news" }, "watch the news", "the news"],
     [{ act: "music" }, "play music with the screen off", "music, the screen stays off"],
-    [{ act: "put-away", device: "box" }, "switch Set-top box off while it is watched", "switch Set-top box off while it is watched"],
+    [
+      { act: "put-away", device: "box" },
+      "switch Set-top box off while it is being watched",
+      "switch Set-top box off while it is being watched",
+    ],
     [{ act: "night-update", device: "box" }, "Set-top box wakes by itself at night", "Set-top box wakes by itself at night"],
   ];
   test.each(cases)("%o", (act, words, card) => expect([actWords(job, act, "tv"), cardWords(job, act, "tv")]).toEqual([words, card]));
 
   test("a verdict says what is not as wished and what is left to press", () => {
-    expect(Object.values(ACT_VERDICT_WORDS)).toEqual(["As wished", "Works with a step", "Fails", "Unstable"]);
+    expect(Object.values(ACT_VERDICT_WORDS)).toEqual(["As wanted", "Works with an extra step", "Fails", "Unstable"]);
     expect(
       actVerdictSentence(job, {
         verdict: "with-a-step",
         misses: [{ miss: "system-off", device: "bar" }],
         steps: [{ device: "bar", key: { press: "power-on" } }],
       }),
-    ).toBe("Works with a step. Bar stays off, so it plays nothing. Left to press: Bar: on.");
+    ).toBe("Works with an extra step. Bar stays off, so it plays nothing. Still to press: Bar: on.");
     expect(actVerdictSentence(job, { verdict: "unstable", between: ["streamer", "box"] })).toBe(
-      "Unstable. Streamer and Set-top box claim the screen from each other again and again.",
+      "Unstable. Streamer and Set-top box keep taking the screen from each other.",
     );
-    expect(actVerdictSentence(job, { verdict: "unstable", between: [] })).toBe("Unstable. The bus does not come to rest.");
+    expect(actVerdictSentence(job, { verdict: "unstable", between: [] })).toBe("Unstable. The bus never settles.");
   });
 
   test("seconds stand behind it, none where the act is about neither", () => {
     const judged = { act: { act: "screen-on" }, verdict: { verdict: "as-wished" }, pictureMs: 6000, soundMs: 11_175 } as const;
     expect(judgedActSentence(job, judged, "tv")).toBe(
-      "Switch on with the remote of Television: As wished. Picture after 6\u2009s, sound after 11\u2009s.",
+      "Switch on with the remote of Television: As wanted. Picture after 6\u2009s, sound after 11\u2009s.",
     );
     expect(judgedActSentence(job, { ...judged, act: { act: "louder" }, pictureMs: null, soundMs: null }, "tv")).toBe(
-      "Louder with the remote of Television: As wished.",
+      "Volume up with the remote of Television: As wanted.",
     );
   });
 
@@ -103,7 +107,7 @@ describe("acts, as a household says them", () => {
       ([{ press: "power-off" }, { press: "volume-down" }, { press: "input", input: 2 }, { press: "input", input: null }] as const).map(
         (key) => stepWords(job, { device: "tv", key }),
       ),
-    ).toEqual(["Television: off", "Television: softer", "Television: input 2", "Television: its own apps or tuner"]);
+    ).toEqual(["Television: off", "Television: volume down", "Television: input 2", "Television: its own apps or tuner"]);
   });
 });
 
@@ -116,15 +120,15 @@ test("what is not as wished is one sentence with the device in it", () => {
     ...(["still-on", "woke", "went-off", "loudness-stays"] as const).map((miss) => ({ miss, device: "streamer" })),
   ];
   for (const miss of misses) expect(missSentence(job, miss)).toMatch(/Streamer.*\.$/);
-  expect(missSentence(job, { miss: "no-sound" })).toBe("Nothing sounds.");
+  expect(missSentence(job, { miss: "no-sound" })).toBe("There is no sound.");
 });
 
 test("what is wrong with a room's control names the devices, and where the wire ends", () => {
   const conflicts: readonly (readonly [Conflict, RegExp])[] = [
     [{ conflict: "two-sound-systems", devices: ["bar", "tv"] }, /^Bar and Television are two sound systems on one control wire/],
-    [{ conflict: "no-address-left", device: "box" }, /^Set-top box finds no address free/],
-    [{ conflict: "same-place", devices: ["box", "streamer"] }, /^Set-top box and Streamer read the same place/],
-    [{ conflict: "no-place", device: "box" }, /^Set-top box reads no place in a tree/],
+    [{ conflict: "no-address-left", device: "box" }, /^Set-top box gets no logical address/],
+    [{ conflict: "same-place", devices: ["box", "streamer"] }, /^Set-top box and Streamer read the same physical address/],
+    [{ conflict: "no-place", device: "box" }, /^Set-top box gets no physical address/],
     [{ conflict: "claimants", devices: ["box", "streamer"] }, /^Set-top box and Streamer each take the screen back/],
     [{ conflict: "goes-off-with-one", device: "box" }, /^Set-top box switches everything off/],
     [
@@ -154,13 +158,13 @@ test("a cure is something to do, and a programmed remote tells its limits", () =
   } as const;
   expect(cureWords(job, remote, "tv")).toBe("a programmed remote whose one key also sends Bar: on");
   expect(cureLimits(householdOf(job), remote)).toBe(
-    "It needs a clear view, or an eye about a metre from the device. Bar stands behind a door: it hears nothing while that is shut. Bar has one key to and fro: pressed while it is on already, it goes off. It takes 0.4\u2009s longer than the bus.",
+    "It needs line of sight, or an infrared emitter close to the device. Bar is behind a door: infrared does not reach it while that is shut. Bar has a single toggle key: if it is already on, the key switches it off. It takes 0.4\u2009s longer than the bus.",
   );
   expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0, silences: 0, worsens: [] }, "tv")).toContain(
     "in this order: Set-top box and Television; wait",
   );
   expect(cureWords(job, { cure: "other-act", act: { act: "wake", device: "streamer" } }, "tv")).toBe(
-    "a rule of the house: wake Streamer with its own remote instead",
+    "a house rule: wake Streamer with its own remote instead",
   );
 });
 
@@ -169,16 +173,16 @@ test("changes of state are told as they happen", () => {
     stateChangeWords(job, { tMs: 0, device: "bar", what, value });
   expect([told("power", "waking"), told("power", "standby"), told("input", 2), told("input", null)]).toEqual([
     "Bar wakes.",
-    "Bar is in stand-by.",
-    "Bar turns to input 2.",
-    "Bar turns to its own.",
+    "Bar is in standby.",
+    "Bar switches to input 2.",
+    "Bar switches to its own sources.",
   ]);
   expect([told("arc", true), told("systemAudio", false), told("volume", 22), told("muted", true), told("source", null)]).toEqual([
-    "Bar counts the return channel as begun.",
-    "Bar counts the sound as the screen’s.",
+    "Bar: return channel started.",
+    "Bar: system audio mode off.",
     "Bar is at volume 22.",
     "Bar is muted.",
-    "Bar takes nobody for the source.",
+    "Bar has no active source.",
   ]);
 });
 

@@ -27,11 +27,11 @@ export function actWords(job: Job, act: Act, screen: string | undefined): string
     case "wake":
       return `wake ${deviceName(job, act.device)} with its own remote`;
     case "put-away":
-      return `switch ${deviceName(job, act.device)} off while it is watched`;
+      return `switch ${deviceName(job, act.device)} off while it is being watched`;
     case "choose-input":
-      return `turn ${tv} to ${screen ? socketPrint(job, { device: screen, port: act.port }) : act.port}`;
+      return `switch ${tv} to ${screen ? socketPrint(job, { device: screen, port: act.port }) : act.port}`;
     case "louder":
-      return `louder with the remote of ${tv}`;
+      return `volume up with the remote of ${tv}`;
     case "mute":
       return `mute with the remote of ${tv}`;
     case "news":
@@ -63,23 +63,23 @@ export function cardWords(job: Job, act: Act, screen: string | undefined): strin
     case "wake":
       return `watch ${deviceName(job, act.device)}`;
     case "louder":
-      return "louder";
+      return "volume up";
     case "mute":
-      return "silent, and again to sound";
+      return "mute; press again to unmute";
     case "news":
       return "the news";
     case "music":
       return "music, the screen stays off";
     case "choose-input":
-      return `turn to ${screen ? socketPrint(job, { device: screen, port: act.port }) : act.port}`;
+      return `switch to ${screen ? socketPrint(job, { device: screen, port: act.port }) : act.port}`;
     default:
       return actWords(job, act, screen);
   }
 }
 
 export const ACT_VERDICT_WORDS: Readonly<Record<ActVerdict["verdict"], string>> = {
-  "as-wished": "As wished",
-  "with-a-step": "Works with a step",
+  "as-wished": "As wanted",
+  "with-a-step": "Works with an extra step",
   fails: "Fails",
   unstable: "Unstable",
 };
@@ -92,27 +92,27 @@ export function missSentence(job: Job, miss: Miss): string {
     case "player-off":
       return `${deviceName(job, miss.device)} stays off.`;
     case "shows-other":
-      return `The screen does not turn to ${deviceName(job, miss.device)}.`;
+      return `The screen does not switch to ${deviceName(job, miss.device)}.`;
     case "passes-no-picture":
-      return `${deviceName(job, miss.device)} is in standby and passes no picture then.`;
+      return `${deviceName(job, miss.device)} is in standby and passes no picture.`;
     case "hub-elsewhere":
-      return `${deviceName(job, miss.device)} stays at another input, for nothing tells it to turn.`;
+      return `${deviceName(job, miss.device)} stays on another input, because nothing tells it to switch.`;
     case "system-off":
       return `${deviceName(job, miss.device)} stays off, so it plays nothing.`;
     case "sound-from-screen":
       return `${deviceName(job, miss.device)} plays from its own speakers.`;
     case "sound-from-system":
-      return `${deviceName(job, miss.device)} plays, although the screen’s own speakers are wished.`;
+      return `${deviceName(job, miss.device)} plays, although the screen’s own speakers are wanted.`;
     case "no-sound":
-      return "Nothing sounds.";
+      return "There is no sound.";
     case "still-on":
       return `${deviceName(job, miss.device)} stays on.`;
     case "woke":
-      return `${deviceName(job, miss.device)} comes on although nobody wished it.`;
+      return `${deviceName(job, miss.device)} comes on although nobody asked for it.`;
     case "went-off":
       return `${deviceName(job, miss.device)} goes off too.`;
     case "loudness-stays":
-      return `The volume of ${deviceName(job, miss.device)} does not move.`;
+      return `The volume of ${deviceName(job, miss.device)} does not change.`;
   }
 }
 
@@ -123,9 +123,9 @@ function pressWords(key: Press): string {
     case "power-off":
       return "off";
     case "volume-up":
-      return "louder";
+      return "volume up";
     case "volume-down":
-      return "softer";
+      return "volume down";
     case "mute":
       return "mute";
     case "begin-return":
@@ -146,12 +146,12 @@ export function actVerdictSentence(job: Job, verdict: ActVerdict): string {
       return head;
     case "unstable":
       return verdict.between.length
-        ? `${head} ${listed(verdict.between.map((device) => deviceName(job, device)))} claim the screen from each other again and again.`
-        : `${head} The bus does not come to rest.`;
+        ? `${head} ${listed(verdict.between.map((device) => deviceName(job, device)))} keep taking the screen from each other.`
+        : `${head} The bus never settles.`;
     case "fails":
       return `${head} ${verdict.misses.map((miss) => missSentence(job, miss)).join(" ")}`;
     case "with-a-step":
-      return `${head} ${verdict.misses.map((miss) => missSentence(job, miss)).join(" ")} Left to press: ${listed(verdict.steps.map((step) => stepWords(job, step)))}.`;
+      return `${head} ${verdict.misses.map((miss) => missSentence(job, miss)).join(" ")} Still to press: ${listed(verdict.steps.map((step) => stepWords(job, step)))}.`;
   }
 }
 
@@ -160,13 +160,13 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
   const names = (devices: readonly string[]) => listed(devices.map((device) => deviceName(job, device)));
   switch (conflict.conflict) {
     case "two-sound-systems":
-      return `${names(conflict.devices)} are two sound systems on one control wire; only the first to get power can be the audio system, the other hears no volume keys.`;
+      return `${names(conflict.devices)} are two sound systems on one control wire; only the first to get power can be the audio system, the other gets no volume keys.`;
     case "no-address-left":
-      return `${deviceName(job, conflict.device)} finds no address free: it can say that it is the source, but nobody can wake, ask or switch it off.`;
+      return `${deviceName(job, conflict.device)} gets no logical address: it can announce itself as the source, but no other device can wake it, query it or switch it off.`;
     case "same-place":
-      return `${names(conflict.devices)} read the same place in the tree, so the screen cannot tell them apart.`;
+      return `${names(conflict.devices)} read the same physical address, so the screen cannot tell them apart.`;
     case "no-place":
-      return `${deviceName(job, conflict.device)} reads no place in a tree: nothing with a screen is above it.`;
+      return `${deviceName(job, conflict.device)} gets no physical address: there is no screen above it.`;
     case "claimants":
       return `${names(conflict.devices)} each take the screen back when another takes it.`;
     case "return-needs-control":
@@ -178,17 +178,17 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
         ? `${deviceName(job, conflict.wakes)} wakes the room by itself and sends it to sleep again: a loop that nobody asked for.`
         : `${deviceName(job, conflict.wakes)} wakes the room by itself and ${deviceName(job, conflict.sleeps)} sends it to sleep: a loop that nobody asked for.`;
     case "two-volumes":
-      return `${deviceName(job, conflict.screen)} and ${deviceName(job, conflict.system)} sound at once, and the screen’s remote moves only its own volume.`;
+      return `${deviceName(job, conflict.screen)} and ${deviceName(job, conflict.system)} play at the same time, and the screen’s remote changes only its own volume.`;
     case "backup-address":
-      return `${deviceName(job, conflict.device)} has a backup address of CEC 2.0; ${names(conflict.deafTo)}, of CEC 1.4, need not heed what it tells them alone, such as to wake.`;
+      return `${deviceName(job, conflict.device)} has a backup address of CEC 2.0; ${names(conflict.deafTo)}, of CEC 1.4, may ignore what it sends to them directly, such as a command to wake.`;
     case "place-sleeps":
-      return `${names(conflict.devices)} read no place in the tree while ${deviceName(job, conflict.screen)} sleeps: they can only wake it, and are somebody a moment after that.`;
+      return `${names(conflict.devices)} get no physical address while ${deviceName(job, conflict.screen)} sleeps: they can only wake it, and take an address a moment later.`;
   }
 }
 
 /** What ends with HDMI control, in one sentence. */
 export const relianceSentence = (job: Job, { screen, system, players }: Reliance): string =>
-  `The sound of ${listed(players.map((player) => deviceName(job, player)))} comes back over ARC, which HDMI control begins: whoever switches control off at ${deviceName(job, screen)} or ${deviceName(job, system)} also ends that sound.`;
+  `The sound of ${listed(players.map((player) => deviceName(job, player)))} comes back over ARC, which HDMI control starts: switching control off at ${deviceName(job, screen)} or ${deviceName(job, system)} also ends that sound.`;
 
 /** "Switch on with the remote of Television: as wished; picture after 6 s, sound after 11 s." */
 export function judgedActSentence(

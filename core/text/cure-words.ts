@@ -11,9 +11,9 @@ export function cureWords(job: Job, cure: Cure, screen: string | undefined): str
     case "setting":
       return `set “${settingFact(cure.setting).name}” at ${deviceName(job, cure.device)} to ${optionLabel(cure.setting, cure.value)}`;
     case "power-in-order":
-      return `take the power from all of them, then give it back in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
+      return `cut the power to all of them, then switch it back on in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
     case "other-act":
-      return `a rule of the house: ${actWords(job, cure.act, screen)} instead`;
+      return `a house rule: ${actWords(job, cure.act, screen)} instead`;
     case "plug":
       return lowerFirst(changeWords(job, cure));
     case "adapter":
@@ -27,7 +27,7 @@ export function cureWords(job: Job, cure: Cure, screen: string | undefined): str
 
 function sideCableWords(job: Job, { command }: Extract<Cure, { cure: "side-cable" }>): string {
   const lead = command.kind === "batch" ? command.commands.find(({ kind }) => kind === "plug") : undefined;
-  return lead ? lowerFirst(changeWords(job, { command: lead })) : "lay a lead for the sound";
+  return lead ? lowerFirst(changeWords(job, { command: lead })) : "run a lead for the sound";
 }
 
 /** The acts by name where they are few, else how many. */
@@ -44,22 +44,23 @@ export function cureLimits(household: Household, cure: Cure): string | null {
             `It lowers the sound of ${plural(cure.lowers, "row")}${cure.silences ? `, ${cure.silences === cure.lowers ? "which then fall silent" : `${cure.silences} of them to silence`}` : ""}.`,
           ]
         : []),
-      ...(cure.worsens.length ? [`Then worse: ${worsenedWords(household, cure.worsens)}.`] : []),
+      ...(cure.worsens.length ? [`Makes worse: ${worsenedWords(household, cure.worsens)}.`] : []),
     ];
     return parts.length ? parts.join(" ") : null;
   }
   if (cure.cure !== "programmed-remote") return null;
-  return ["It needs a clear view, or an eye about a metre from the device.", ...cure.limits.map((limit) => limitSentence(job, limit))].join(
-    " ",
-  );
+  return [
+    "It needs line of sight, or an infrared emitter close to the device.",
+    ...cure.limits.map((limit) => limitSentence(job, limit)),
+  ].join(" ");
 }
 
 function limitSentence(job: Job, limit: InfraredLimit): string {
   switch (limit.limit) {
     case "behind-a-door":
-      return `${deviceName(job, limit.device)} stands behind a door: it hears nothing while that is shut.`;
+      return `${deviceName(job, limit.device)} is behind a door: infrared does not reach it while that is shut.`;
     case "out-of-step":
-      return `${deviceName(job, limit.device)} has one key to and fro: pressed while it is on already, it goes off.`;
+      return `${deviceName(job, limit.device)} has a single toggle key: if it is already on, the key switches it off.`;
     case "slower":
       return `It takes ${(limit.ms / 1000).toFixed(1)}\u2009s longer than the bus.`;
   }

@@ -25,21 +25,21 @@ export const leadsWords = ({ attachedLeads }: Device): string =>
 
 const DIFFERENCE_WORDS = {
   decoders: "what it decodes",
-  listing: "what it lists",
-  ways: "what it hands on",
+  listing: "what it advertises",
+  ways: "what it passes on",
   speakers: "its speakers",
   picture: "its picture",
-  volume: "what moves its volume",
+  volume: "what changes its volume",
   control: "its HDMI control",
 } as const;
 const SOCKET_WORDS = {
   missing: "is not there",
-  added: "is one more",
-  print: "has another print",
-  rate: "has another rate",
-  hdcp: "has another HDCP",
-  return: "has another return",
-  other: "is another",
+  added: "was added",
+  print: "has a different label",
+  rate: "has a different rate",
+  hdcp: "has a different HDCP version",
+  return: "has a different return channel",
+  other: "is different",
 } as const;
 
 /** Where a device differs from its archetype: "“HDMI 2” has another rate; what it decodes". Null where in nothing. */
@@ -49,7 +49,7 @@ export function differenceWords(device: Device, differences: readonly Difference
       case "socket":
         return `“${device.ports.find(({ id }) => id === difference.port)?.label ?? difference.port}” ${SOCKET_WORDS[difference.what]}`;
       case "setting":
-        return `“${settingFact(difference.setting).name}” was found otherwise`;
+        return `“${settingFact(difference.setting).name}” was found set differently`;
       default:
         return DIFFERENCE_WORDS[difference.in];
     }

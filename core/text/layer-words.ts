@@ -3,7 +3,11 @@ import type { Job } from "@/core/job";
 import { formatGigabits, gigabitsFigure } from "@/core/units";
 import { deviceName } from "./names";
 
-const STOP_WORDS = { "takes-no-part": "speaks no CEC", "switched-off": "has CEC off", "not-known": "may have CEC off or on" } as const;
+const STOP_WORDS = {
+  "takes-no-part": "does not support CEC",
+  "switched-off": "has CEC off",
+  "not-known": "may have CEC off or on",
+} as const;
 const STOP_FLAGS = { "takes-no-part": "no CEC", "switched-off": "CEC off", "not-known": "CEC?" } as const;
 
 /** Whether control crosses a cable, as a sentence. */
@@ -21,6 +25,6 @@ export const pictureRunWords = ({ needGbps, haveGbps }: PictureRun): string =>
 
 export const POWER_WORDS: Readonly<Record<PowerNeed, string>> = {
   on: "must be on",
-  "stand-by": "stand-by is enough",
-  "not-known": "stand-by: not known",
+  "stand-by": "standby is enough",
+  "not-known": "standby: not known",
 };

@@ -28,7 +28,7 @@ describe("the board as a message to a customer", () => {
   test("of a room where all arrives is a line for each row, without markup", () => {
     const { rows } = solve(loft, "planned");
     const [head, ...lines] = boardText(loft, rows).split("\n");
-    expect(head).toBe(`${loft.name}: ${rows.length} of ${rows.length} rows whole`);
+    expect(head).toBe(`${loft.name}: ${rows.length} of ${rows.length} rows at their best`);
     expect(lines).toHaveLength(rows.length);
     for (const line of lines) expect(line).toMatch(/^- .+: all of it$/);
   });
@@ -86,7 +86,7 @@ describe("the layers of the map in words", () => {
   test("control crosses a cable, or stops at a device that is named", () => {
     expect(controlSentence(loft, { carries: true })).toBe("HDMI control (CEC) crosses this cable.");
     const cases = [
-      ["takes-no-part", "Television speaks no CEC, so control stops here.", "no CEC"],
+      ["takes-no-part", "Television does not support CEC, so control stops here.", "no CEC"],
       ["switched-off", "Television has CEC off, so control stops here.", "CEC off"],
       ["not-known", "Television may have CEC off or on, so control stops here.", "CEC?"],
     ] as const;
@@ -101,7 +101,7 @@ describe("the layers of the map in words", () => {
     const run = { cable: "c" };
     expect(pictureRunWords({ ...run, needGbps: 22.275, haveGbps: 18 })).toBe("22.28 of 18.0\u2009Gb/s");
     expect(pictureRunWords({ ...run, needGbps: 17.82, haveGbps: null })).toBe("17.82\u2009Gb/s");
-    expect(POWER_WORDS["stand-by"]).toBe("stand-by is enough");
+    expect(POWER_WORDS["stand-by"]).toBe("standby is enough");
   });
 });
 
@@ -138,10 +138,10 @@ describe("questions for the visit", () => {
     ],
   };
   test.each([
-    [{ fact: "socket-rate", device: "television", port: "hdmi1" }, "up to which rate Television “HDMI 1” goes"],
-    [{ fact: "sound-delay", device: "bar" }, "how long Bar takes to sound"],
-    [{ fact: "picture-delay", device: "television" }, "how long Television takes to show"],
-    [{ fact: "volume", device: "bar" }, "what moves the volume of Bar"],
+    [{ fact: "socket-rate", device: "television", port: "hdmi1" }, "the highest rate of Television “HDMI 1”"],
+    [{ fact: "sound-delay", device: "bar" }, "the sound delay of Bar"],
+    [{ fact: "picture-delay", device: "television" }, "the picture delay of Television"],
+    [{ fact: "volume", device: "bar" }, "what changes the volume of Bar"],
     [{ fact: "run-length", rooms: ["a", "b"] }, "how long a cable between Lounge and Cellar must be"],
   ] as const)("%o", (fact, words) => expect(questionWords(job, fact)).toBe(words));
 
@@ -149,23 +149,23 @@ describe("questions for the visit", () => {
     expect(tableTroubleSentence({ code: "no-kind" })).toBe("The kind of device is missing.");
     expect(tableTroubleSentence({ code: "too-long", column: "name", limit: 300 })).toBe("“name” takes at most 300 characters.");
     expect(tableTroubleSentence({ code: "several-kinds", kind: "tv", near: ["tv-arc"] })).toMatch(
-      /^Several kinds on the shelf answer to “tv”; name one\. For instance: tv-arc \(.+\)\.$/,
+      /^Several kinds on the shelf match “tv”; name one\. For instance: tv-arc \(.+\)\.$/,
     );
-    expect(tableTroubleSentence({ code: "unknown-kind", kind: "kettle", near: [] })).toBe("Nothing on the shelf answers to “kettle”.");
+    expect(tableTroubleSentence({ code: "unknown-kind", kind: "kettle", near: [] })).toBe("Nothing on the shelf matches “kettle”.");
   });
 
   test("what is due next counts in the singular too", () => {
-    expect(nextActWords({ act: "lift", rows: 1 })).toBe("1 row not whole: see what lifts it");
-    expect(nextActWords({ act: "lift", rows: 3 })).toBe("3 rows not whole: see what lifts them");
+    expect(nextActWords({ act: "lift", rows: 1 })).toBe("1 row below its best: see what lifts it");
+    expect(nextActWords({ act: "lift", rows: 3 })).toBe("3 rows below their best: see what lifts them");
     expect(nextActWords({ act: "find-out", questions: 1 })).toBe("find out 1 fact");
-    expect(nextActWords({ act: "note-left", settings: 2 })).toBe("note 2 settings as left");
+    expect(nextActWords({ act: "note-left", settings: 2 })).toBe("record 2 settings as left");
     expect((["hand-over", "nothing", "visit", "design", "agree-day", "note-gear"] as const).map((act) => nextActWords({ act }))).toEqual([
       "hand over",
       "handed over",
       "ready for the visit",
       "move on to the design",
       "agree a day for the visit",
-      "note the gear",
+      "record the gear",
     ]);
   });
 });
@@ -178,7 +178,7 @@ describe("an edit by its name", () => {
     [{ kind: "set-rooms", rooms: [] }, "changed the rooms"],
     [{ kind: "edit-port", device: "bar", port: "hdmi-in", fields: { maxGbps: 18 } }, "corrected Bar “HDMI IN”"],
     [{ kind: "set-speakers", device: "bar", bed: "5.1", heights: 2 }, "speakers of Bar: 5.1.2"],
-    [{ kind: "unplug", cable: "bar-tv" }, "pulled out the cable Bar to Television"],
+    [{ kind: "unplug", cable: "bar-tv" }, "unplugged the cable Bar to Television"],
     [{ kind: "edit-cable", cable: "bar-tv", fields: { class: "high-speed" } }, "changed the cable Bar to Television to High Speed HDMI"],
     [{ kind: "batch", commands: [] }, "nothing"],
     [
@@ -186,7 +186,7 @@ describe("an edit by its name", () => {
         kind: "batch",
         commands: ["bar", "television", "console"].map((device) => ({ kind: "arrange", device, to: { x: 0, y: 0 } })),
       },
-      "laid out 3 plates",
+      "arranged 3 plates",
     ],
     [
       {
@@ -207,7 +207,7 @@ describe("an edit by its name", () => {
           { kind: "unplug", cable: "disc-tv" },
         ],
       },
-      "pulled out the cable Bar to Television, and 1 more",
+      "unplugged the cable Bar to Television, and 1 more",
     ],
   ];
   test.each(cases)("%o", (command, words) => expect(commandWords(loft, command)).toBe(words));
@@ -223,5 +223,5 @@ test.each([
 ])("a job called %s is written to a file that every system takes", (name, stem) => expect(fileStem(name)).toBe(stem));
 
 test("a job with nothing in it has a message too", () => {
-  expect(boardText(emptyJob("New room"), [])).toBe("New room: 0 of 0 rows whole");
+  expect(boardText(emptyJob("New room"), [])).toBe("New room: 0 of 0 rows at their best");
 });

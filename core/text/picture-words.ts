@@ -26,7 +26,7 @@ export function pictureWords(picture: Picture): string {
   const rate =
     tmdsGbps <= TMDS_MAX_GBPS
       ? formatGigabits(tmdsGbps)
-      : `${formatGigabits(activeGbps)} of pixels on a fixed-rate link of ${frl ?? "no speed there is"}`;
+      : `${formatGigabits(activeGbps)} of pixels, ${frl === null ? "more than any fixed-rate link carries" : `on a fixed-rate link of ${frl}`}`;
   return `${modeWords(picture.mode)} ${HDR_WORDS[picture.hdr]}, ${picture.depth} bit ${chroma}, ${rate}`;
 }
 
@@ -48,23 +48,23 @@ export function pictureLossSentence(job: Job, loss: PictureLoss): string {
     case "picture-hdr-off":
       return `HDR is off at ${deviceName(job, loss.device)}.`;
     case "picture-gaming":
-      return `${deviceName(job, loss.device)} does not take variable refresh and the quick mode.`;
+      return `${deviceName(job, loss.device)} does not accept variable refresh and auto low latency mode.`;
     case "picture-lines":
-      return `${deviceName(job, loss.device)} makes a ${modeWords(loss.need)} timing of it; the detail stays that of ${loss.have} lines.`;
+      return `${deviceName(job, loss.device)} scales it to ${modeWords(loss.need)}; the detail stays that of ${loss.have} lines.`;
     case "picture-length":
-      return `${upperFirst(cableName(job, loss.cable))} is ${formatMetres(loss.need)} long; at this rate copper is certain to ${formatMetres(loss.have)}, so the picture is not guaranteed.`;
+      return `${upperFirst(cableName(job, loss.cable))} is ${formatMetres(loss.need)} long; at this rate copper is reliable up to ${formatMetres(loss.have)}, so the picture is not guaranteed.`;
     case "picture-tight":
-      return `It only just fits: the picture with its whole blanking would need more than ${formatGigabits(loss.have)} carries.`;
+      return `It only just fits: the picture with full blanking would need more than ${formatGigabits(loss.have)} carries.`;
     case "picture-shut":
       return `${deviceName(job, loss.device)} passes no picture while “${settingFact(loss.setting).name}” is set to ${optionLabel(loss.setting, loss.value)}.`;
     case "picture-setting-unknown":
       return `Nobody has noted how “${settingFact(loss.setting).name}” is set at ${deviceName(job, loss.device)}, so the picture is not guaranteed.`;
     case "picture-plug":
-      return `The plug in ${socketName(job, loss)} takes the picture away here.`;
+      return `The plug in ${socketName(job, loss)} cuts the picture here.`;
     case "picture-backwards":
-      return `${upperFirst(cableName(job, loss.cable))} works one way only and lies the wrong way round: turn it.`;
+      return `${upperFirst(cableName(job, loss.cable))} works one way only and is installed the wrong way round: turn it.`;
     case "picture-forced":
-      return `${deviceName(job, loss.device)} is set to send always the format as mastered, and that does not fit here.`;
+      return `${deviceName(job, loss.device)} is set to always send the format as mastered, and that does not fit here.`;
     case "picture-no-way":
       return `The picture gets as far as ${deviceName(job, loss.device)}; no cable takes it on to a screen.`;
     case "picture-no-display":

@@ -31,9 +31,9 @@ export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
   "sound-hub": "Everything into the sound system",
   mixed: "Some into each",
   split: "Split before the screen",
-  "side-cable": "Sound by a lead of its own",
+  "side-cable": "Separate sound cable",
   adapter: "Return through an adapter",
-  wireless: "Through the air",
+  wireless: "Wireless",
 };
 
 export const PRESET_WORDS: Readonly<Record<Preset, string>> = {
@@ -64,8 +64,8 @@ function joinSentence({ job, wires }: WiringPlan, system: string): string {
   const back = cables.find(({ from }) => from.device === system);
   const lead = cables.find(({ to, class: kind }) => to.device === system && cableClassFact(kind).ends[0] !== "hdmi");
   const parts = [
-    ...(back ? [`${deviceName(job, system)} hangs on ${socketName(job, back.to)}`] : []),
-    ...(lead ? [`the sound comes to it from ${socketName(job, lead.from)} by ${cableClassFact(lead.class).name}`] : []),
+    ...(back ? [`${deviceName(job, system)} connects to ${socketName(job, back.to)}`] : []),
+    ...(lead ? [`its sound comes from ${socketName(job, lead.from)} by ${cableClassFact(lead.class).name}`] : []),
   ];
   return parts.length ? `${upperFirst(listed(parts))}.` : `Nothing comes back to ${deviceName(job, system)} from the screen.`;
 }
@@ -96,16 +96,18 @@ export function figureLines(plan: WiringPlan): readonly string[] {
   const failing = failingActs(figures.acts).length;
   const { whole, reduced, without, newCables, pulls, minutes, menus, remotes, steps, onControl } = figures;
   return [
-    [`${plural(whole, "row")} whole`, ...(reduced ? [`${reduced} reduced`] : []), ...(without ? [`${without} without sound`] : [])].join(
-      ", ",
-    ),
     [
-      `${plural(remotes, "remote")} for an act at most`,
-      steps ? `${plural(steps, "key")} left to press` : "no key left to press",
-      ...(failing ? [`${plural(failing, "everyday act")} not as wished even so`] : []),
+      `${plural(whole, "row")} with all they can play`,
+      ...(reduced ? [`${reduced} with part of it`] : []),
+      ...(without ? [`${without} without sound`] : []),
+    ].join(", "),
+    [
+      `at most ${plural(remotes, "remote")} for one act`,
+      steps ? `${plural(steps, "extra key press", "extra key presses")}` : "no extra key press",
+      ...(failing ? [`${plural(failing, "everyday act")} still not as wanted`] : []),
     ].join(", "),
     ...(figures.hands.length
-      ? [`remotes that remain beside the players\u2019 own: ${listed(figures.hands.map((id) => deviceName(plan.job, id)))}`]
+      ? [`remotes needed besides the players\u2019 own: ${listed(figures.hands.map((id) => deviceName(plan.job, id)))}`]
       : []),
     spending(figures),
     ...(figures.toBuy ? [`${plural(figures.toBuy, "part")} not in the van`] : []),
@@ -115,11 +117,11 @@ export function figureLines(plan: WiringPlan): readonly string[] {
     ...(figures.onForNews === null ? [] : [`${plural(figures.onForNews, "device")} on for the news`]),
     `${plural(figures.freeSockets, "socket")} left free`,
     `${plural(newCables, "new cable")}${pulls ? `, ${pulls} of them from room to room` : ""}`,
-    `about ${Math.max(0, Math.round(minutes))}\u2009min of wiring, ${plural(menus, "menu")} to visit`,
-    ...(figures.outOfStep ? [`${plural(figures.outOfStep, "row")} out of step with the picture`] : []),
+    `about ${Math.max(0, Math.round(minutes))}\u2009min of wiring, ${plural(menus, "menu")} to open`,
+    ...(figures.outOfStep ? [`${plural(figures.outOfStep, "row")} out of sync with the picture`] : []),
     ...(figures.cautioned ? [`${plural(figures.cautioned, "row")} with a caution`] : []),
-    ...(figures.unknown ? [`${plural(figures.unknown, "row")} not known for want of a fact`] : []),
-    ...(onControl ? [`the sound of ${plural(onControl, "player")} hangs on HDMI control`] : []),
+    ...(figures.unknown ? [`${plural(figures.unknown, "row")} not known, because a fact is missing`] : []),
+    ...(onControl ? [`the sound of ${plural(onControl, "player")} depends on HDMI control`] : []),
   ];
 }
 
@@ -135,15 +137,15 @@ export function planProof({
 }: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond">>): string {
   if (plans.length === 0)
     return proven
-      ? "No plan keeps to all that is wished, pinned and forbidden."
-      : "No plan was found in the time there was; there may be one.";
+      ? "No plan satisfies everything that is required, pinned and ruled out."
+      : "No plan was found in the time allowed; there may be one.";
   const others =
-    schoolsProven || plans.length < 2 ? "" : " Of the others not every way was looked at: each may have a better one of its kind.";
+    schoolsProven || plans.length < 2 ? "" : " The other approaches were not searched completely: each may have a better version.";
   if (beyond > 0)
-    return `Not proven: ${plural(beyond, "change")} of another kind than those searched ${beyond === 1 ? "makes" : "make"} it better than every way that was.${checked(check)}${others}`;
+    return `Not proven: ${plural(beyond, "change")} of a kind that the search does not cover ${beyond === 1 ? "makes" : "make"} it better than every plan searched.${checked(check)}${others}`;
   return proven
     ? `Proven best for these weights, of all ways to plug this room with the boxes at hand.${checked(check)}${others}`
-    : `Not proven: after ${plural(looked.rooms, "room")} a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
+    : `Not proven: after ${plural(looked.rooms, "room")} tried, a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
 }
 
 const checked = (check: PlanCheck | null | undefined): string =>
@@ -177,7 +179,7 @@ export function planWorkLines(job: Job, plan: WiringPlan): readonly string[] {
 
 /** Why a plan is not otherwise: what becomes of the room with it, and how far that is behind. */
 export function whyNotSentence({ best, behind, proven }: WhyNot, system: string): string {
-  if (!best) return proven ? "With it no plan of this room is possible." : "With it no plan was found in the time there was.";
+  if (!best) return proven ? "No plan of this room is possible with it." : "No plan with it was found in the time allowed.";
   const far = behind !== null && behind > 0.05 ? `${behind.toFixed(1)} points behind the best` : "As good as the best";
   const lost = givenUp(best).map(({ words }) => words);
   return [`${far}: ${planIdea(best, system)}`, ...lost].join(" ");
@@ -189,31 +191,31 @@ export function mustWords(job: Job, must: Must): string {
   const name = deviceName(job, must.device);
   switch (must.want) {
     case "sounds":
-      return `everything of ${name} is heard from the sound system`;
+      return `everything ${name} plays comes from the sound system`;
     case "whole":
-      return `everything of ${name} arrives whole`;
+      return `everything ${name} plays arrives in full`;
     case "picture":
       return `the picture of ${name} loses nothing`;
     case "everywhere":
-      return `the picture of ${name} comes to every screen`;
+      return `the picture of ${name} reaches every screen`;
     case "keep":
       return `${name} is kept`;
   }
 }
 
-/** Wishes that cannot all be had. */
+/** Wishes that conflict. */
 export function conflictOfWishes(job: Job, conflict: WishConflict): string {
   switch (conflict.kind) {
     case "none":
-      return "All of these wishes can be had together; what stands against them is pinned or forbidden.";
+      return "All of these wishes are possible together; what rules them out is pinned or ruled out elsewhere.";
     case "not-known":
-      return "Which wishes stand against each other was not found out in the time; let go of one and plan again.";
+      return "Which wishes conflict could not be determined in time; drop one and plan again.";
     case "conflict": {
       const words = conflict.musts.map((one) => mustWords(job, one)).join("; ");
-      if (!conflict.isSmallest) return `These wishes cannot all be had; some of them could perhaps stay: ${words}.`;
+      if (!conflict.isSmallest) return `These wishes conflict, and perhaps not all of them have to go: ${words}.`;
       return conflict.musts.length === 1
         ? `This cannot be had in this room: ${words}.`
-        : `These wishes cannot all be had; without any one of them the others can: ${words}.`;
+        : `These wishes conflict; drop any one of them and the others are possible: ${words}.`;
     }
   }
 }
@@ -238,8 +240,8 @@ export function impossibleSchool(job: Job, school: School, system: string): stri
 /** What a plan costs; for parts that nobody priced what such parts cost is reckoned, and said to be. */
 function spending({ money, unpriced, guessed }: PlanFigures): string {
   if (!unpriced) return money ? `${money} to spend` : "nothing to buy";
-  const reckoned = `${plural(unpriced, "part")} that nobody priced reckoned at ${guessed}`;
-  return money ? `${money + guessed} to spend, ${reckoned}` : `about ${guessed} to spend: ${reckoned}`;
+  const estimate = `${plural(unpriced, "part")} without a price estimated at ${guessed}`;
+  return money ? `${money + guessed} to spend, ${estimate}` : `about ${guessed} to spend: ${estimate}`;
 }
 
 /** A line of the shopping list. */

@@ -17,7 +17,7 @@ function limitClause(job: Job, limit: ReturnLimit): string {
     case "earc-off":
       return `eARC is off at ${deviceName(job, limit.device)}`;
     case "pair-missing":
-      return `${cableName(job, limit.cable)} has the single return wire but not the made pair that eARC needs`;
+      return `${cableName(job, limit.cable)} has the single return wire but not the twisted pair that eARC needs`;
     case "socket-arc-only":
       return `${socketName(job, limit)} has ARC but not eARC`;
   }
@@ -53,7 +53,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "link-channels":
       return `Decoded sound of ${channelCount(reason.need)} does not fit: ${linkName(reason.link)} carries LPCM of ${channelCount(reason.have)}.${becauseClause(job, reason.because)}`;
     case "format-setting":
-      return `${name(reason.device)} ${reason.into ? `makes ${codingName(reason.into)} ${reason.have ?? ""} of` : "sends nothing of"} ${codingName(reason.coding)} ${reason.need} while “${settingFact(reason.setting).name}” is set to ${optionLabel(reason.setting, reason.value)}.`;
+      return `${name(reason.device)} ${reason.into ? `turns ${codingName(reason.coding)} ${reason.need} into ${codingName(reason.into)}${reason.have ? ` ${reason.have}` : ""}` : `sends no ${codingName(reason.coding)} ${reason.need}`} while “${settingFact(reason.setting).name}” is set to ${optionLabel(reason.setting, reason.value)}.`;
     case "does-not-pass":
       return reason.objects === "none"
         ? `${name(reason.device)} does not pass ${codingName(reason.coding)} on.`
@@ -66,9 +66,9 @@ export function reasonSentence(job: Job, reason: Reason): string {
         ? `${name(reason.device)} sends ${codingName(reason.coding)} of at most ${channelCount(reason.have)}; the content has ${reason.need}.`
         : `${name(reason.device)} cannot send ${codingName(reason.coding)} ${reason.need} of this content.`;
     case "prefers":
-      return `${name(reason.device)} would be free to send ${codingName(reason.coding)} ${reason.need}, but sends ${codingName(reason.sent)} by its own order of choice.`;
+      return `${name(reason.device)} could send ${codingName(reason.coding)} ${reason.need}, but prefers to send ${codingName(reason.sent)}.`;
     case "coded-again":
-      return `${name(reason.device)} makes ${codingName(reason.to)} of ${codingName(reason.from)}: ${reason.generation === 1 ? "lossless sound is coded with loss" : `lossy coding number ${reason.generation}`}.`;
+      return `${name(reason.device)} re-encodes ${codingName(reason.from)} as ${codingName(reason.to)}: ${reason.generation === 1 ? "lossless sound becomes lossy" : `lossy coding number ${reason.generation}`}.`;
     case "not-listed": {
       const list =
         reason.objects !== "none"
@@ -102,14 +102,14 @@ export function reasonSentence(job: Job, reason: Reason): string {
         : `${name(reason.device)} is set to leave sound to the sound system, so its own speakers are mute.`;
     case "setting-shuts":
       return reason.setting === "sound-follows"
-        ? `The sound output of ${name(reason.device)} belongs to ${optionLabel(reason.setting, reason.value)}, and this screen hangs on another.`
+        ? `The sound output of ${name(reason.device)} belongs to ${optionLabel(reason.setting, reason.value)}, and this screen is on another.`
         : `${name(reason.device)} needs “${settingFact(reason.setting).name}” set to ${reason.wanted.map((value) => optionLabel(reason.setting, value)).join(" or ")} here; it is set to ${optionLabel(reason.setting, reason.value)}.`;
     case "app-fails-over":
       return `${sourceName(job, reason)} of ${name(reason.device)} stays silent over ${linkName(reason.link)}, although others play.`;
     case "plug-mutes":
       return `A plug in ${socketName(job, reason)} mutes this way.`;
     case "link-lossy":
-      return `${upperFirst(linkName(reason.link))} codes the sound with loss${reason.generation > 1 ? `, lossy coding number ${reason.generation}` : ""}, and plays it about ${reason.delayMs} ms late.`;
+      return `${upperFirst(linkName(reason.link))} compresses the sound with loss${reason.generation > 1 ? `, lossy coding number ${reason.generation}` : ""}, and plays it about ${reason.delayMs} ms late.`;
     case "no-cec":
       return `${name(reason.device)} takes no part in HDMI control (CEC), and ARC is started over CEC.${becauseClause(job, reason.because)}`;
     case "no-control-wire":
@@ -121,9 +121,9 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "not-connected":
       return `No cable is plugged into ${name(reason.device)}.`;
     case "no-way":
-      return `Sound gets as far as ${name(reason.device)}; nothing joins it to ${name(reason.to)}.`;
+      return `Sound gets as far as ${name(reason.device)}; nothing connects it to ${name(reason.to)}.`;
     case "cable-backwards":
-      return `${upperFirst(cableName(job, reason.cable))} works one way only and lies the wrong way round: turn it.`;
+      return `${upperFirst(cableName(job, reason.cable))} works one way only and is installed the wrong way round: turn it.`;
     case "miswired":
       return `${upperFirst(cableName(job, reason.cable))} is plugged into two ${reason.direction === "out" ? "outputs" : "inputs"}: move one end to an ${reason.direction === "out" ? "input" : "output"}.`;
     case "no-sound-system":
@@ -153,9 +153,9 @@ export function reasonFlag(job: Job, reason: Reason): string {
         ? `${reason.have ? `sends ${codingName(reason.coding)} ${reason.have}, not` : `cannot send ${codingName(reason.coding)}`} ${reason.need}`
         : "sends no objects";
     case "prefers":
-      return `sends ${codingName(reason.sent)} of its own choice`;
+      return `sends ${codingName(reason.sent)} by its own preference`;
     case "coded-again":
-      return `coded again as ${codingName(reason.to)}`;
+      return `re-encoded as ${codingName(reason.to)}`;
     case "not-listed":
       return reason.objects === "none" ? `${codingName(reason.coding)} not listed` : "objects not listed";
     case "cannot-decode":
@@ -181,7 +181,7 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "plug-mutes":
       return "muted by a plug";
     case "link-lossy":
-      return `${linkFact(reason.link).name} codes with loss`;
+      return `${linkFact(reason.link).name} is lossy`;
     case "no-cec":
       return "no CEC, so no ARC";
     case "no-control-wire":
@@ -193,9 +193,9 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "not-connected":
       return "not plugged in";
     case "no-way":
-      return `nothing joins ${deviceName(job, reason.device)} to ${deviceName(job, reason.to)}`;
+      return `nothing connects ${deviceName(job, reason.device)} to ${deviceName(job, reason.to)}`;
     case "cable-backwards":
-      return "cable lies backwards";
+      return "cable is backwards";
     case "miswired":
       return reason.direction === "out" ? "plugged into two outputs" : "plugged into two inputs";
     case "no-sound-system":
@@ -213,7 +213,7 @@ export function reasonRemedy(job: Job, reason: Reason): string | null {
     case "no-sound-route":
     case "no-way":
     case "not-connected":
-      return "Join the two with a cable on the Patch page, or take the player to another input.";
+      return "Connect the two with a cable on the Patch page, or move the player to another input.";
     case "speakers-fewer":
     case "no-object-decoder":
       return "Only another sound system plays more.";

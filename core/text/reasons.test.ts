@@ -22,8 +22,8 @@ describe("every reason of a box, a plug or a mode is told in a sentence and in a
   const cases: readonly (readonly [Reason, string, string])[] = [
     [
       { code: "setting-shuts", device: "matrix", setting: "arc-take", value: "on", wanted: ["off"] },
-      "Matrix needs “Return channel into the box” set to off here; it is set to on.",
-      "Return channel into the box: on",
+      "Matrix needs “Return channel input” set to off here; it is set to on.",
+      "Return channel input: on",
     ],
     [
       { code: "setting-shuts", device: "computer", setting: "object-format", value: "headphones", wanted: ["home-theater", "off"] },
@@ -32,7 +32,7 @@ describe("every reason of a box, a plug or a mode is told in a sentence and in a
     ],
     [
       { code: "setting-shuts", device: "matrix", setting: "sound-follows", value: "output-b", wanted: ["lit", "output-a"] },
-      "The sound output of Matrix belongs to output B, and this screen hangs on another.",
+      "The sound output of Matrix belongs to output B, and this screen is on another.",
       "Sound output follows: output B",
     ],
     [
@@ -42,8 +42,8 @@ describe("every reason of a box, a plug or a mode is told in a sentence and in a
     ],
     [
       { code: "link-lossy", link: "bluetooth", generation: 2, delayMs: milliseconds(200) },
-      "Bluetooth codes the sound with loss, lossy coding number 2, and plays it about 200 ms late.",
-      "Bluetooth codes with loss",
+      "Bluetooth compresses the sound with loss, lossy coding number 2, and plays it about 200 ms late.",
+      "Bluetooth is lossy",
     ],
     [
       { code: "no-cec", device: "matrix", because: [{ code: "earc-off", device: "receiver" }] },
@@ -114,18 +114,18 @@ describe("every loss of a picture is told in a sentence", () => {
     [{ code: "picture-mode", device: "projector", need: "3840x2160@120", have: "3840x2160@60" }, "Projector shows at most 2160p60."],
     [{ code: "picture-hdr", device: "projector", need: "dolby-vision" }, "Projector does not take Dolby Vision."],
     [{ code: "picture-hdr-off", device: "disc", need: "hdr10" }, "HDR is off at Disc player."],
-    [{ code: "picture-gaming", device: "projector" }, "Projector does not take variable refresh and the quick mode."],
+    [{ code: "picture-gaming", device: "projector" }, "Projector does not accept variable refresh and auto low latency mode."],
     [
       { code: "picture-lines", device: "matrix", need: "1920x1080@60", have: 480 },
-      "Matrix makes a 1080p60 timing of it; the detail stays that of 480 lines.",
+      "Matrix scales it to 1080p60; the detail stays that of 480 lines.",
     ],
     [
       { code: "picture-tight", need: 44.55, have: 40, unit: "Gb/s" },
-      "It only just fits: the picture with its whole blanking would need more than 40.0\u2009Gb/s carries.",
+      "It only just fits: the picture with full blanking would need more than 40.0\u2009Gb/s carries.",
     ],
     [
       { code: "picture-shut", device: "receiver", setting: "power", value: "standby" },
-      "Receiver passes no picture while “Power” is set to stand-by.",
+      "Receiver passes no picture while “Power” is set to standby.",
     ],
     [{ code: "picture-unknown", ...port }, "Nobody has noted what Matrix “OUT A” can carry, so the picture is not guaranteed."],
   ];
@@ -136,16 +136,18 @@ describe("what is to be minded carries its cure and the price of it", () => {
   const drift: Caution = { code: "drift", device: "disc", coding: "ac3", amountMs: null, afterMinutes: null };
   const long: Caution = { code: "lead-long", cable: "receiver-matrix", need: 12, have: 5, unit: "m" };
   test("drift", () => {
-    expect(cautionSentence(hall, drift)).toContain("PCM at Disc player cures it, and costs every channel beyond what PCM carries there");
+    expect(cautionSentence(hall, drift)).toContain(
+      "Setting Disc player to PCM cures it, at the price of every channel beyond what PCM carries there",
+    );
     expect(cautionFlag([drift])).toBe("tends to drift");
   });
   test("a box that keeps its old list says what to do after a change", () => {
-    expect(cautionSentence(hall, { code: "keeps-old-edid", device: "matrix" })).toContain("plugged anew");
-    expect(cautionFlag([{ code: "keeps-old-edid", device: "matrix" }])).toBe("plug the box anew");
+    expect(cautionSentence(hall, { code: "keeps-old-edid", device: "matrix" })).toContain("replugged");
+    expect(cautionFlag([{ code: "keeps-old-edid", device: "matrix" }])).toBe("replug the box");
   });
   test("two volumes are both named, and which to move", () =>
     expect(cautionSentence(hall, { code: "two-volumes", device: "monitor", then: "receiver" })).toBe(
-      "Two volumes stand in series: Desk monitor, then Receiver. Set the first high and steady, and move the other.",
+      "Two volume controls in series: Desk monitor, then Receiver. Set the first high and leave it; use the other.",
     ));
   test("leads that are part of a device are told with their lengths", () =>
     expect(leadsWords(fromShelfOrThrow("bar-subwoofer-hub", { id: "hub" }))).toBe(
@@ -154,15 +156,15 @@ describe("what is to be minded carries its cure and the price of it", () => {
   test("a box that forgets it says what to switch on first", () =>
     expect(cautionSentence(hall, { code: "forgets-edid", device: "matrix" })).toContain("switch the screen on first"));
   test("a long lead gives both lengths", () => {
-    expect(cautionSentence(hall, long)).toContain("is 12\u2009m long; its kind is certain to 5\u2009m");
+    expect(cautionSentence(hall, long)).toContain("is 12\u2009m long; its class is reliable up to 5\u2009m");
     expect(cautionFlag([long])).toBe("long lead");
   });
   test("nothing to mind has no flag", () => expect(cautionFlag([])).toBeNull());
 });
 
 test.each<readonly [Volume, string]>([
-  [{ by: "screen-remote", device: "receiver" }, "The screen's remote moves the volume at Receiver."],
-  [{ by: "own-remote", device: "receiver" }, "The volume moves by the remote of Receiver itself."],
-  [{ by: "knob", device: "receiver" }, "The volume moves only by the knob at Receiver."],
-  [{ by: "unknown" }, "What moves the volume is not known."],
+  [{ by: "screen-remote", device: "receiver" }, "The screen's remote changes the volume of Receiver."],
+  [{ by: "own-remote", device: "receiver" }, "The remote of Receiver changes the volume."],
+  [{ by: "knob", device: "receiver" }, "Only the knob on Receiver changes the volume."],
+  [{ by: "unknown" }, "What changes the volume is not known."],
 ])("volume: %o", (volume, sentence) => expect(volumeSentence(hall, volume)).toBe(sentence));

@@ -22,15 +22,15 @@ export function refusalSentence(job: Job, refusal: EditRefusal): string {
     case "no-such-room":
       return `There is no room “${refusal.room}” in this job.`;
     case "no-such-snapshot":
-      return `There is no kept state “${refusal.snapshot}” in this job.`;
+      return `There is no saved state “${refusal.snapshot}” in this job.`;
     case "no-such-attachment":
       return "This photo is no longer part of the job.";
     case "must-stay":
-      return `${deviceName(job, refusal.device)} must stay, says the brief; change that there first.`;
+      return `${deviceName(job, refusal.device)} must stay according to the brief; change that there first.`;
     case "room-in-use":
       return `${roomName(job, refusal.room)} is still used: a device stands there or a cable run of the brief ends there.`;
     case "run-forbidden":
-      return `No cable may run between ${listed(refusal.rooms.map((room) => roomName(job, room)))}, says the brief.`;
+      return `According to the brief, no cable can run between ${listed(refusal.rooms.map((room) => roomName(job, room)))}.`;
     case "id-taken":
       return `The name “${refusal.id}” is already used in this job.`;
     case "name-empty":
@@ -58,7 +58,7 @@ export function refusalSentence(job: Job, refusal: EditRefusal): string {
     case "not-miswired":
       return `${upperFirst(cableName(job, refusal.cable))} is noted as found in two sockets of one direction, but joins an output to an input.`;
     case "cable-loop":
-      return `The signal would run in a circle through ${listed(refusal.devices.map((id) => deviceName(job, id)))}.`;
+      return `The signal would loop through ${listed(refusal.devices.map((id) => deviceName(job, id)))}.`;
   }
 }
 
@@ -69,7 +69,7 @@ export function refusalFlag(refusal: Refusal): string {
       return "taken";
     case "plug-does-not-fit":
     case "cable-does-not-fit":
-      return "other plug";
+      return "different plug";
     case "both-outputs":
       return "output too";
     case "both-inputs":
@@ -77,7 +77,7 @@ export function refusalFlag(refusal: Refusal): string {
     case "same-device":
       return "same device";
     case "cable-loop":
-      return "runs in a circle";
+      return "would loop";
     case "socket-covered":
       return "covered by a stick";
     case "neighbour-covered":
@@ -122,7 +122,7 @@ function breachSentence(breach: Breach): string {
     case "both-inputs":
       return `${refusalSentence(NOWHERE, breach)} If it was found plugged so, write "miswired": true at the cable.`;
     case "id-twice":
-      return `expected a name of its own; “${breach.id}” is used twice.`;
+      return `expected a unique name; “${breach.id}” is used twice.`;
     case "unknown-terminal":
       return `expected a socket or source of this device, “speakers” or “display”; it has no “${breach.terminal}”.`;
     case "no-such-port":

@@ -23,10 +23,10 @@ export const streamWords = (stream: Pick<Stream, "coding" | "channels" | "object
   `${codingName(stream.coding)} ${stream.channels}${stream.objects === "none" ? "" : " + objects"}`;
 
 const LINEAGE_WORDS = {
-  native: "as the maker coded it",
+  native: "original coding",
   decoded: "decoded",
-  downmixed: "mixed down",
-  "re-encoded": "coded again",
+  downmixed: "downmixed",
+  "re-encoded": "re-encoded",
   resampled: "at a lower sampling rate",
   binaural: "rendered for headphones",
 } as const satisfies Record<Stream["lineage"], string>;
@@ -49,7 +49,7 @@ export const descriptorWords = (row: SoundDescriptor): string =>
   `${codingName(row.coding)} up to ${row.channels}${row.objects ? " with objects" : ""}`;
 
 export const LIP_SYNC_WORDS: Readonly<Record<LipSyncJudgement, string>> = {
-  "in-step": "in step",
+  "in-step": "in sync",
   "sound-early": "sound early, noticeable",
   "sound-late": "sound late, noticeable",
   "sound-far-early": "sound far too early",

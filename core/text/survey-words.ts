@@ -10,15 +10,15 @@ import { codingName, descriptorWords } from "./sound-words";
 export function questionWords(job: Job, fact: SurveyFact): string {
   switch (fact.fact) {
     case "socket-rate":
-      return `up to which rate ${socketName(job, fact)} goes`;
+      return `the highest rate of ${socketName(job, fact)}`;
     case "socket-hdcp":
       return `which HDCP ${socketName(job, fact)} has`;
     case "sound-delay":
-      return `how long ${deviceName(job, fact.device)} takes to sound`;
+      return `the sound delay of ${deviceName(job, fact.device)}`;
     case "picture-delay":
-      return `how long ${deviceName(job, fact.device)} takes to show`;
+      return `the picture delay of ${deviceName(job, fact.device)}`;
     case "volume":
-      return `what moves the volume of ${deviceName(job, fact.device)}`;
+      return `what changes the volume of ${deviceName(job, fact.device)}`;
     case "run-length":
       return `how long a cable between ${listed(fact.rooms.map((room) => roomName(job, room)))} must be`;
     default:
@@ -31,13 +31,13 @@ export function tableTroubleSentence(trouble: TableTrouble): string {
   const near = "near" in trouble && trouble.near.length ? ` For instance: ${trouble.near.map((id) => nearWords(id)).join("; ")}.` : "";
   switch (trouble.code) {
     case "no-kind-column":
-      return "The first line must head the columns, one of them “kind”; “name”, “maker”, “room” and “note” may stand beside it.";
+      return "The first line must name the columns, one of them “kind”; “name”, “maker”, “room” and “note” are optional.";
     case "no-kind":
       return "The kind of device is missing.";
     case "unknown-kind":
-      return `Nothing on the shelf answers to “${trouble.kind}”.${near}`;
+      return `Nothing on the shelf matches “${trouble.kind}”.${near}`;
     case "several-kinds":
-      return `Several kinds on the shelf answer to “${trouble.kind}”; name one.${near}`;
+      return `Several kinds on the shelf match “${trouble.kind}”; name one.${near}`;
     case "too-long":
       return `“${trouble.column}” takes at most ${trouble.limit} characters.`;
     default:
@@ -57,11 +57,11 @@ export function listedDifferenceWords({ coding, read, known }: ListedDifference)
 export function nextActWords(next: NextAct): string {
   switch (next.act) {
     case "note-gear":
-      return "note the gear";
+      return "record the gear";
     case "find-out":
       return `find out ${plural(next.questions, "fact")}`;
     case "lift":
-      return `${plural(next.rows, "row")} not whole: see what lifts ${next.rows === 1 ? "it" : "them"}`;
+      return `${plural(next.rows, "row")} below ${next.rows === 1 ? "its" : "their"} best: see what lifts ${next.rows === 1 ? "it" : "them"}`;
     case "agree-day":
       return "agree a day for the visit";
     case "design":
@@ -69,7 +69,7 @@ export function nextActWords(next: NextAct): string {
     case "visit":
       return "ready for the visit";
     case "note-left":
-      return `note ${plural(next.settings, "setting")} as left`;
+      return `record ${plural(next.settings, "setting")} as left`;
     case "hand-over":
       return "hand over";
     case "nothing":

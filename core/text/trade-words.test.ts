@@ -27,7 +27,7 @@ describe("what is supposed", () => {
       "With one more HDMI input at bar",
       "With eARC in place of ARC at tv",
       "With an ARC socket at tv",
-      "If tv handed DTS on",
+      "If tv passed DTS on",
       "If a cable could run between Den and Attic",
     ]);
   });
@@ -37,7 +37,7 @@ describe("what is supposed", () => {
     const before = { ...plan, school: "mixed" } as const;
     const words = whatIfSentence({ supposition: { suppose: "earc", device: "tv" }, plan: better, gain: 3.25, proven: true }, before, "bar");
     expect(words).toMatch(
-      /^With eARC in place of ARC at tv: 2 more rows would arrive whole, the best way would be “everything into the sound system” and 3\.3 points more\. /,
+      /^With eARC in place of ARC at tv: 2 more rows would play all they can, the best way would be “everything into the sound system” and 3\.3 points more\. /,
     );
   });
 });

@@ -13,7 +13,7 @@ export function suppositionWords(job: Job, supposition: Supposition): string {
     case "return-socket":
       return `With an ARC socket at ${deviceName(job, supposition.device)}`;
     case "passes-dts":
-      return `If ${deviceName(job, supposition.device)} handed DTS on`;
+      return `If ${deviceName(job, supposition.device)} passed DTS on`;
     case "run-allowed":
       return `If a cable could run between ${listed(supposition.between.map((id) => roomName(job, id)))}`;
   }
@@ -23,7 +23,7 @@ export function suppositionWords(job: Job, supposition: Supposition): string {
 export function whatIfSentence({ supposition, plan, gain }: WhatIf, before: WiringPlan, system: string): string {
   const whole = plan.figures.whole - before.figures.whole;
   const parts = [
-    ...(whole > 0 ? [`${plural(whole, "more row")} would arrive whole`] : []),
+    ...(whole > 0 ? [`${plural(whole, "more row")} would play all they can`] : []),
     ...(plan.school === before.school ? [] : [`the best way would be \u201c${SCHOOL_WORDS[plan.school].toLowerCase()}\u201d`]),
     `${gain.toFixed(1)} points more`,
   ];
@@ -35,7 +35,7 @@ export function tradesProof({ plans, of, isWhole }: Trades): string {
   const shown = plans.length < of ? `${plans.length} of ${plural(of, "plan")}, those least like each other,` : plural(of, "plan");
   return isWhole
     ? `${upperFirst(shown)} that no other beats in arrivals, ease, cost and work together; every other way was shown to be no better.`
-    : `${upperFirst(shown)} that no other found beats in arrivals, ease, cost and work together; the time was over before every way was looked through.`;
+    : `${upperFirst(shown)} that no other found beats in arrivals, ease, cost and work together; time ran out before every way was checked.`;
 }
 
 /** The trade that a plan is against the others, in its strongest words. */

@@ -110,7 +110,7 @@ function HouseholdSection() {
           label={briefWords.surround}
           value={brief.surround}
           options={[
-            ["wished", "wished"],
+            ["wished", "wanted"],
             ["plain", briefWords.plainWillDo],
           ]}
           onChange={(surround) => set({ surround })}

@@ -81,7 +81,7 @@ describe("when another window was faster", () => {
     });
     rebase(store, { job: theirs, revision: 4, updatedAt: "2026-11-24T10:01:00Z" });
     expect(store.getState()).toMatchObject({ job: theirs, unsaved: [], save: { kind: "saved" } });
-    expect(store.getState().notice).toContain("could not be done again");
+    expect(store.getState().notice).toContain("could not be applied on top of it");
   });
 
   test("the same setting changed on both sides differently is told with both values, and theirs can be taken; nothing is lost", () => {

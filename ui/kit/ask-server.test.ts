@@ -5,7 +5,7 @@ const answers = (response: Response | Error) =>
   vi.stubGlobal("fetch", () => (response instanceof Error ? Promise.reject(response) : Promise.resolve(response)));
 afterEach(() => vi.unstubAllGlobals());
 
-const AWAY = "The server does not answer. Nothing was changed; try again when it does.";
+const AWAY = "The server is not responding. Nothing was changed; try again when it is back.";
 
 describe("what the server answers", () => {
   test("comes as it is, and an empty answer as nothing", async () => {

@@ -149,7 +149,7 @@ function weightsIn(text: string | null) {
   return preset ? PRESETS[preset] : text === null ? null : readWeights(text);
 }
 
-/** What stands side by side: the best of each school, or the trades. */
+/** What is compared: the best of each school, or the trades. */
 function columnsOf(found: PlanSearch | null, trades: Trades["plans"] | null): readonly BenchColumn[] {
   if (trades) return trades.map((one) => ({ plan: one.plan, heading: tradeWords(one, trades), words: SCHOOL_WORDS[one.plan.school] }));
   const plans = found?.plans.slice(0, SIDE_BY_SIDE) ?? [];

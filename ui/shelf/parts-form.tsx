@@ -29,7 +29,7 @@ const START: DeviceParts = {
   contents: [],
 };
 
-/** A device from nothing: what is printed at its sockets, and what it knows. */
+/** A device from scratch: what is printed at its sockets, and what it knows. */
 export function PartsForm({ onKeep, onCancel }: { onKeep: (parts: DeviceParts) => void; onCancel: () => void }) {
   const [parts, setParts] = useState(START);
   const [trouble, setTrouble] = useState<string | null>(null);

@@ -41,7 +41,7 @@ describe("the words of the interface", () => {
 
   test("take what a person typed as it is, whatever signs it has", () => {
     const name = '=1+1 <b>"مرحبا" 🎬</b>';
-    expect(words.docketWords.wasCopied(name)).toBe(`${name} was copied; the copy stands under “No day agreed”.`);
+    expect(words.docketWords.wasCopied(name)).toBe(`${name} was copied; the copy is under “No day agreed”.`);
     expect(words.gearWords.backPlateOf(name)).toContain(name);
   });
 
@@ -49,7 +49,7 @@ describe("the words of the interface", () => {
     expect([1, 2].map(words.docketWords.jobs)).toEqual(["1 job", "2 jobs"]);
     expect(words.jobWords.wholeOf(1, 1)).toBe("1 of 1 row on the board has all that can be played.");
     expect(words.jobWords.wholeOf(3, 9)).toBe("3 of 9 rows on the board have all that can be played.");
-    expect(words.briefWords.rowsWait(1)).toBe("1 row of the board waits for it");
+    expect(words.briefWords.rowsWait(1)).toBe("needed for 1 row of the board");
     expect(words.stockWords.fitted(2)).toBe("Fitted: take 2 parts out of the van");
   });
 });

@@ -7,7 +7,7 @@ import { problem } from "../problem";
 const SignIn = z.strictObject({ passphrase: z.string().max(1000) });
 
 const noPassphrase = () =>
-  problem({ status: 409, title: "No passphrase", detail: "No passphrase is set for this Octachord; nobody has to sign in." });
+  problem({ status: 409, title: "No passphrase", detail: "No passphrase is set for this Octachord; no sign-in is needed." });
 
 /** Signs in: the answer carries the cookie of a session. */
 export const POST = answer(async (request) => {

@@ -6,6 +6,6 @@ import { problem } from "../problem";
 export const notTogether = (breach: Breach): Response =>
   problem({
     status: 422,
-    title: "Not kept",
+    title: "Not saved",
     detail: troubleSentence({ code: "breach", place: formatPlace(breach.place.slice(2)), breach }),
   });

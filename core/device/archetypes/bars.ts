@@ -27,7 +27,7 @@ export const BARS: readonly Archetype[] = [
   soundSystem({
     archetype: "bar-earc-only",
     name: "Bar",
-    summary: "3.1.2 bar whose only socket is HDMI eARC, beside Bluetooth; Dolby with objects, no DTS",
+    summary: "3.1.2 bar whose only socket is HDMI eARC, plus Bluetooth; Dolby with objects, no DTS",
     hdmiInputs: 0,
     returnSocket: { label: "HDMI (TV eARC)", kind: "earc", picture: false },
     optical: 0,

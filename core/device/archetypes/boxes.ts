@@ -44,7 +44,8 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "extractor",
     name: "Extractor",
-    summary: "Takes sound off HDMI to optical, 3.5 mm and RCA; a switch for what it lists, a button that takes the screen's ARC instead",
+    summary:
+      "Takes sound off HDMI to optical, 3.5 mm and RCA; a switch for the EDID it shows, a button that takes the screen's ARC instead",
     role: "box",
     ports: [
       hdmi("hdmi-in", "HDMI IN", "in"),
@@ -72,7 +73,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "earc-extractor-copy",
     name: "eARC extractor",
-    summary: "Feeds a bar's eARC socket from HDMI; shows the player a copy of the screen's list; no switch, no CEC",
+    summary: "Feeds a bar's eARC socket from HDMI; shows the player a copy of the screen's EDID; no switch, no CEC",
     role: "box",
     ports: [hdmi("hdmi-in", "HDMI IN", "in"), hdmi("hdmi-out", "HDMI OUT", "out"), earcAudio("eARC OUT")],
     decodes: [],
@@ -84,7 +85,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "earc-extractor-mixed",
     name: "eARC extractor",
-    summary: "Feeds a bar's eARC socket from HDMI; shows the screen's pictures with the bar's sound; no CEC",
+    summary: "Feeds a bar's eARC socket from HDMI; shows an EDID with the screen's picture modes and the bar's sound; no CEC",
     role: "box",
     ports: [hdmi("hdmi-in", "HDMI IN", "in"), hdmi("hdmi-out", "HDMI OUT", "out"), earcAudio("eARC OUT")],
     decodes: [],
@@ -129,7 +130,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "splitter-turning",
     name: "Splitter",
-    summary: "One player to two screens, or by a switch to one screen and a bar's eARC socket; shows the player the list of OUT 1",
+    summary: "One player to two screens, or by a switch to one screen and a bar's eARC socket; shows the player the EDID of OUT 1",
     role: "box",
     ports: [
       hdmi("hdmi-in", "IN", "in"),
@@ -157,7 +158,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "splitter-1x2",
     name: "Splitter",
-    summary: "One player to two screens without a scaler: both get what the lesser can",
+    summary: "One player to two screens without a scaler: both get what the weaker one can show",
     role: "box",
     ports: [hdmi("hdmi-in", "IN", "in"), hdmi("out-1", "OUT 1", "out"), hdmi("out-2", "OUT 2", "out")],
     routes: through(["hdmi-in"], ["out-1", "out-2"]),
@@ -198,7 +199,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "coaxial-to-optical",
     name: "Converter",
-    summary: "Coaxial to optical, the same signal by another plug",
+    summary: "Coaxial to optical, the same signal on a different plug",
     role: "box",
     ports: [coaxial("coaxial-in", "COAXIAL IN", "in"), optical("optical-out", "OPTICAL OUT", "out")],
     routes: [blind(["coaxial-in"], ["optical-out"], LEGACY)],
@@ -207,7 +208,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "optical-to-coaxial",
     name: "Converter",
-    summary: "Optical to coaxial, the same signal by another plug",
+    summary: "Optical to coaxial, the same signal on a different plug",
     role: "box",
     ports: [optical("optical-in", "OPTICAL IN", "in"), coaxial("coaxial-out", "COAXIAL OUT", "out")],
     routes: [blind(["optical-in"], ["coaxial-out"], LEGACY)],
@@ -216,7 +217,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "composite-to-hdmi",
     name: "Converter",
-    summary: "Composite and RCA to an HD timing on HDMI, with an HDMI input and a selector by hand; no more detail than came in",
+    summary: "Composite and RCA to an HD timing on HDMI, with an HDMI input and a manual selector; adds no detail",
     role: "box",
     ports: [
       { id: "video-in", label: "VIDEO IN", connector: "composite", direction: "in" },
@@ -252,7 +253,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "hdmi-embedder",
     name: "Embedder",
-    summary: "Puts sound from optical or RCA beside a picture on HDMI",
+    summary: "Adds sound from optical or RCA to a picture on HDMI",
     role: "box",
     ports: [
       hdmi("hdmi-in", "HDMI IN", "in"),
@@ -272,7 +273,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "edid-emulator",
     name: "EDID emulator",
-    summary: "Sits before a screen and lists every sound coding in its place",
+    summary: "Sits before a screen and advertises every sound coding in its place",
     role: "box",
     ports: [hdmi("hdmi-in", "IN", "in"), hdmi("hdmi-out", "OUT", "out")],
     routes: through(["hdmi-in"], ["hdmi-out"]),
@@ -282,7 +283,7 @@ export const BOXES: readonly Archetype[] = [
   {
     archetype: "wireless-hdmi",
     name: "Wireless HDMI",
-    summary: "Sender and receiver of a 1080p link through the room: Dolby Digital and stereo, no return, a little late",
+    summary: "Sender and receiver of a 1080p link through the room: Dolby Digital and stereo, no return, some delay",
     role: "box",
     ports: [hdmi("hdmi-in", "SENDER IN", "in", HD_SOCKET), hdmi("hdmi-out", "RECEIVER OUT", "out", { maxGbps: 4.95, hdcp: "1.4" })],
     decodes: STEREO,

@@ -39,7 +39,7 @@ export const OTHER_SCREENS: readonly Archetype[] = [
   {
     archetype: "monitor-stereo",
     name: "Monitor",
-    summary: "Monitor with stereo speakers; lists two channels and no more",
+    summary: "Monitor with stereo speakers; advertises two channels only",
     role: "screen",
     ports: [hdmi("hdmi1", "HDMI 1", "in"), { id: "headphones", label: "AUDIO OUT", connector: "minijack", direction: "out" }],
     decodes: sounds(["lpcm", "2.0"]),
@@ -56,7 +56,7 @@ export const OTHER_SCREENS: readonly Archetype[] = [
   silentScreen({
     archetype: "projector-hd",
     name: "Projector",
-    summary: "HD projector: two HDMI inputs of the old kind, no sound, no return channel",
+    summary: "HD projector: two older HDMI inputs, no sound, no return channel",
     inputs: 2,
     gbps: HD_SOCKET.maxGbps,
     hdcp: HD_SOCKET.hdcp,

@@ -27,7 +27,7 @@ export const OTHER_SOUND: readonly Archetype[] = [
   {
     archetype: "wireless-hub",
     name: "Wireless speaker hub",
-    summary: "Hub of a wireless 5.1 set; HDMI only once a module sits in its slot",
+    summary: "Hub of a wireless 5.1 set; HDMI only with a module in its slot",
     role: "sound",
     ports: [
       hdmi("hdmi", "HDMI (ARC) ON MODULE", "out", { returns: "arc", returnOpens: { setting: "module", value: "fitted" } }),

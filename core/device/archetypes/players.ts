@@ -96,7 +96,7 @@ export const PLAYERS: readonly Archetype[] = [
   player({
     archetype: "streamer-mat",
     name: "Streamer",
-    summary: "4K streamer that plays objects out as Dolby MAT where the far end lists it; its picture can be set to one format",
+    summary: "4K streamer that plays objects out as Dolby MAT where the far end advertises it; its picture can be set to one format",
     gbps: 18,
     source: { id: "apps", name: "apps", kind: "media" },
     plays: ["film-ddp-atmos", "music-lpcm"],
@@ -111,7 +111,7 @@ export const PLAYERS: readonly Archetype[] = [
   player({
     archetype: "set-top-box-strict",
     name: "Set-top box",
-    summary: "4K television box that shows nothing where HDCP is too old on the way, instead of 1080p",
+    summary: "4K television box that goes black, instead of dropping to 1080p, where HDCP on the path is too old",
     gbps: 18,
     source: { id: "channels", name: "channels", kind: "media" },
     isTuner: true,
@@ -207,7 +207,7 @@ export const PLAYERS: readonly Archetype[] = [
   player({
     archetype: "console-lpcm",
     name: "Console",
-    summary: "Game console without objects: LPCM up to 7.1, or coded as Dolby Digital or DTS when told to",
+    summary: "Game console without objects: LPCM up to 7.1, or encoded as Dolby Digital or DTS when set to",
     gbps: 18,
     source: { id: "games", name: "games", kind: "media" },
     plays: ["game-lpcm"],
@@ -220,7 +220,7 @@ export const PLAYERS: readonly Archetype[] = [
   player({
     archetype: "set-top-box-drift",
     name: "Set-top box",
-    summary: "Television box whose Dolby Digital slips out of step after a while; stereo AAC",
+    summary: "Television box whose Dolby Digital drifts out of sync after a while; stereo AAC",
     gbps: 10.2,
     hdcp: "1.4",
     source: { id: "channels", name: "channels", kind: "media" },

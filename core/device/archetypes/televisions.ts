@@ -87,7 +87,7 @@ export const TELEVISIONS: readonly Archetype[] = [
   }),
   television({
     archetype: "tv-arc-cec-linked",
-    summary: "4K TV whose ARC on HDMI 2 hangs on one menu item with HDMI control",
+    summary: "4K TV with ARC on HDMI 2, switched together with HDMI control by one menu item",
     inputs: 3,
     gbps: 18,
     hdcp: "2.2",

@@ -114,5 +114,5 @@ test("plans that none beats: where the time is over before all is covered that i
   let now = 0;
   const trades = tradesOf(spaceWith(room(den), "extractor", "splitter-1x2"), 4, { clock: () => (now += 40), mostMs: 2000 });
   expect(trades.isWhole).toBe(false);
-  expect(tradesProof(trades)).toMatch(/the time was over before every way was looked through/);
+  expect(tradesProof(trades)).toMatch(/time ran out before every way was checked/);
 });

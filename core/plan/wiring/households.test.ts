@@ -110,7 +110,7 @@ describe("a projector and an old television of which one alone is lit at a time"
     expect([...plan.places.values()].filter((hub) => hub === "switch-3x1")).toHaveLength(3);
     expect(plan.figures.sound).toBeLessThan(0.8);
     expect(givenUp(plan).map(({ words }) => words)).toContainEqual(
-      expect.stringMatching(/^console, game: nothing arrives\. .*nothing joins it to bar/),
+      expect.stringMatching(/^console, game: nothing arrives\. .*nothing connects it to bar/),
     );
   });
 

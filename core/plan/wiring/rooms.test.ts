@@ -86,7 +86,7 @@ describe("an old screen and a bar whose only socket is eARC", () => {
 
   test("gives up the screen's own apps, and says which socket keeps them", () => {
     const lost = givenUp(first(plansOf(old, { boxes }))).filter(({ device: about }) => about === "tv");
-    for (const { words } of lost) expect(words).toMatch(/^tv, .*: nothing arrives\. .*(return|joins)/);
+    for (const { words } of lost) expect(words).toMatch(/^tv, .*: nothing arrives\. .*(return|connects)/);
     expect(lost.length).toBeGreaterThan(0);
   });
 });
@@ -127,7 +127,7 @@ describe("wishes that cannot all be had", () => {
     const conflict = smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts });
     expect(conflict).toEqual({ kind: "conflict", musts: wishes(old, "sounds:tv", "keep:tv", "keep:bar"), isSmallest: true });
     expect(conflictOfWishes(old, conflict)).toBe(
-      "These wishes cannot all be had; without any one of them the others can: everything of tv is heard from the sound system; tv is kept; bar is kept.",
+      "These wishes conflict; drop any one of them and the others are possible: everything tv plays comes from the sound system; tv is kept; bar is kept.",
     );
   });
 
@@ -157,7 +157,7 @@ describe("wishes that cannot all be had", () => {
     const musts = wishes(old, "sounds:tv", "keep:tv", "keep:bar");
     const conflict = smallestConflict({ job: old, atHand: { boxes: [] }, bonds: [], musts }, { clock, mostMs: 500 });
     expect(conflict).toEqual({ kind: "not-known" });
-    expect(conflictOfWishes(old, conflict)).toMatch(/was not found out in the time/);
+    expect(conflictOfWishes(old, conflict)).toMatch(/could not be determined in time/);
   });
 
   test("a wish of nobody is none", () => {
@@ -309,12 +309,12 @@ test("a room with nothing to plan has no space, and words say how sure a search 
   expect(planProof(found)).toMatch(/^Proven best/);
   expect(planProof({ ...found, proven: false, gap: 2.34 })).toContain("2.3\u2009% more points");
   expect(planProof({ ...found, plans: [] })).toMatch(/^No plan/);
-  expect(planIdea(first(found), "bar")).toBe("Streamer into Bar. Bar hangs on Projector “HDMI 1”.");
+  expect(planIdea(first(found), "bar")).toBe("Streamer into Bar. Bar connects to Projector “HDMI 1”.");
 });
 
 test("a search that has no time ends at once, without a plan and without claiming that there is none", () => {
   let now = 0;
   const found = searchPlans(spaceOf(demoJob("sail-loft"), {}), PRESETS["best-sound"], { clock: () => (now += 1000), mostMs: 1 });
   expect(found).toMatchObject({ plans: [], proven: false, gap: 100, schoolsProven: false, impossible: [] });
-  expect(planProof(found)).toBe("No plan was found in the time there was; there may be one.");
+  expect(planProof(found)).toBe("No plan was found in the time allowed; there may be one.");
 });

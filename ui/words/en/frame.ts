@@ -1,12 +1,12 @@
 /** Words of what stands around every page outside a job. */
 export const frameWords = {
-  findWithKeys: "Find a job, place, device or act (Ctrl K)",
+  findWithKeys: "Find a job, place, device or action (Ctrl K)",
   find: "Find",
   job: (customer: string) => `job, ${customer}`,
-  findLabel: "Find a job, place, device or act",
+  findLabel: "Find a job, place, device or action",
   found: "Found",
-  findPlaceholder: "a job, a place, a device, an act …",
-  nothingAnswers: "Nothing here answers to that.",
+  findPlaceholder: "a job, a place, a device, an action …",
+  nothingAnswers: "Nothing matches.",
   docket: "Docket",
   join: "Five questions",
   shelf: "Shelf",
@@ -15,5 +15,5 @@ export const frameWords = {
   placesOutsideTheJobs: "Places outside the jobs",
   place: "place",
   newJob: "New job",
-  act: "act",
+  act: "action",
 };

@@ -2,8 +2,8 @@ import type { PlayerAnswer, ScreenAnswer, SoundAnswer, WayAnswer } from "@/core/
 
 /** Words of the five questions. */
 export const joinWords = {
-  lead: "How do I join this screen to this sound system?",
-  screen: "1. What is printed at the screen’s sockets?",
+  lead: "How do I connect this screen to this sound system?",
+  screen: "1. What is printed on the screen’s sockets?",
   screens: {
     earc: "eARC at one HDMI socket",
     arc: "ARC at one HDMI socket",
@@ -20,7 +20,7 @@ export const joinWords = {
     headphones: "Television",
     projector: "Projector",
   } satisfies Record<ScreenAnswer, string>,
-  sound: "2. What should sound?",
+  sound: "2. What should play the sound?",
   sounds: {
     "bar-with-input": "A bar with an HDMI input and an eARC output",
     "bar-earc-only": "A bar whose only socket is eARC",
@@ -39,7 +39,7 @@ export const joinWords = {
     amplifier: "Amplifier",
     bluetooth: "Speaker",
   } satisfies Record<SoundAnswer, string>,
-  player: "3. What plays, beside the screen’s own apps?",
+  player: "3. What plays, besides the screen’s own apps?",
   players: {
     streamer: "A streamer",
     console: "A games console",
@@ -54,24 +54,25 @@ export const joinWords = {
   } satisfies Record<PlayerAnswer, string>,
   way: "4. Can a cable run between them?",
   ways: {
-    beside: "Yes, they stand beside each other",
+    beside: "Yes, they are next to each other",
     far: "Yes, through the room: about 12 m",
     "no-cable": "No cable can run",
   } satisfies Record<WayAnswer, string>,
   matters: "5. What matters most?",
-  answerAll: "The answer stands here as soon as the screen and the sound system are chosen.",
+  answerAll: "The answer appears here as soon as the screen and the sound system are chosen.",
   planning: "Planning …",
   answer: "The answer",
-  proven: "Proven best among all ways of joining devices like these.",
+  proven: "Proven best among all ways of connecting devices like these.",
   notProven: "The best that was found in five seconds.",
-  noWay: "No way was found to join these.",
+  noWay: "No way to connect these was found.",
   arrives: "What arrives",
   needed: "What it needs",
   nothingNeeded: "Nothing but what is there.",
   plug: "What goes where",
   join: (cable: string, from: string, to: string) => `${from} to ${to}: ${cable}`,
-  menus: "Menus to look at",
-  supposed: "Reckoned with usual devices of each kind; the maker’s manual of yours wins. Switch off and unplug before connecting.",
-  keep: "Keep it as a job",
+  menus: "Settings to check",
+  supposed:
+    "Calculated with typical devices of each kind; the manual of your own device takes precedence. Switch off and unplug before connecting.",
+  keep: "Save as a job",
   jobName: "Five questions",
 };

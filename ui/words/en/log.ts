@@ -3,17 +3,17 @@ import { plural } from "@/core/text";
 /** Words of the log of a job. */
 export const logWords = {
   logOfTheJob: "Log of this job",
-  readingTheLog: "The log is being read …",
+  readingTheLog: "Reading the log …",
   everySave: (total: number, told: number) =>
-    `Every save, the newest first${told < total ? `; the last ${told} of ${total}` : ""}. Going back is an edit like any other and can be undone.`,
+    `Every save, newest first${told < total ? `; the last ${told} of ${total}` : ""}. Going back is an edit like any other and can be undone.`,
   now: "now",
   look: "Look",
   lookAtMoment: (words: string) => `Look at the job after: ${words}`,
   begunAs: {
-    new: "the job was begun",
-    import: "the job was taken in from a file",
-    copy: "the job was copied from another",
-    document: "a whole document was put in its place",
+    new: "job created",
+    import: "job imported from a file",
+    copy: "job copied from another",
+    document: "whole document replaced",
   },
   thenAndNow: (devicesThen: number, cablesThen: number, devices: number, cables: number) =>
     `Then ${plural(devicesThen, "device")} and ${plural(cablesThen, "cable")}, now ${devices} and ${cables}.`,
@@ -21,5 +21,5 @@ export const logWords = {
   wasNotThere: "not there then",
   isNotThere: "not there now",
   goBackTo: (steps: number) => `Go back to this moment (${plural(steps, "edit")} taken back)`,
-  noWayBack: "A whole document was put in place since, so there is no way back by edits; export the job before you change it.",
+  noWayBack: "The whole document was replaced since then, so it cannot be undone step by step; export the job before you change it.",
 };

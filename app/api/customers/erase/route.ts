@@ -11,5 +11,5 @@ export const POST = answer(async (request) => {
   const erased = await eraseCustomer(await database(), customer);
   return erased.length > 0
     ? Response.json({ erased })
-    : problem({ status: 404, title: "No such customer", detail: "No job names this customer." });
+    : problem({ status: 404, title: "No such customer", detail: "No job has this customer." });
 });

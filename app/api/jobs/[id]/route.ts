@@ -31,13 +31,13 @@ function refusal(why: SaveRefusal): Response {
       return problem({
         status: 422,
         title: "Not possible",
-        detail: "This saveId was used for another job; each save needs one of its own.",
+        detail: "This saveId was used for another job; each save needs a new one.",
       });
     case "stale":
       return problem({
         status: 409,
-        title: "Changed meanwhile",
-        detail: `The job is at revision ${why.current.revision} by now; make the edits again on top of it.`,
+        title: "Changed in the meantime",
+        detail: `The job is now at revision ${why.current.revision}; apply the edits again on top of it.`,
         current: envelope(why.current),
       });
     case "edit-refused":

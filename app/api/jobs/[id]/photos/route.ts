@@ -27,7 +27,7 @@ function refusal(why: AttachmentRefusal): Response {
       return problem({
         status: 415,
         title: "Not a photo",
-        detail: "These bytes are no JPEG, PNG or WebP picture, whatever the file is called.",
+        detail: "This file is not a JPEG, PNG or WebP picture, whatever its name says.",
       });
     case "heic":
       return problem({
@@ -40,7 +40,7 @@ function refusal(why: AttachmentRefusal): Response {
       return problem({
         status: 413,
         title: "Too large",
-        detail: `The photo has ${(why.bytes / 1048576).toFixed(1)}\u2009MB; up to ${why.limit / 1048576}\u2009MB are kept. A smaller one shows a back plate as well.`,
+        detail: `The photo has ${(why.bytes / 1048576).toFixed(1)}\u2009MB; up to ${why.limit / 1048576}\u2009MB are accepted. A smaller photo shows a back plate just as well.`,
       });
     default:
       return unreachable(why);

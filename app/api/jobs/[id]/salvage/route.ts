@@ -10,7 +10,7 @@ export const POST = answer<{ id: string }>(async (_request, { id }) => {
     return problem({
       status: 422,
       title: "Nothing to save",
-      detail: "Neither the document nor its log reads; its text can still be saved as it is.",
+      detail: "Neither the document nor its log can be read; its text can still be saved as it is.",
     });
   return Response.json({ id: made.value.id }, { status: 201, headers: { Location: `/api/jobs/${made.value.id}` } });
 });
