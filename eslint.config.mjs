@@ -15,7 +15,7 @@ const config = [
     },
   },
   {
-    // What a person reads stands in `ui/words`, so that another language is one more folder there.
+    // What a person reads is in `ui/words`, so that another language is one more folder there.
     files: ["ui/**/*.tsx", "app/**/*.tsx"],
     rules: { "react/jsx-no-literals": ["error", { noStrings: false, allowedStrings: ["·", "/", "…", "→", "←", "×", ":", ",", "."] }] },
   },

@@ -29,7 +29,7 @@ function once(call: () => unknown): number {
   return performance.now() - start;
 }
 
-/** The time to work the board out anew after one setting of the television has changed. */
+/** The time to work the board out again after one setting of the television has changed. */
 function afterOneEdit(job: Job): number {
   const solved = solve(job, "planned");
   const edited = applyCommand(job, { kind: "set-setting", device: "tv", setting: "earc", state: "planned", value: "off" });

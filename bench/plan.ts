@@ -15,7 +15,7 @@ const BOXES = [
   "optical-to-coaxial",
 ];
 
-/** A job of so many players, a receiver and two screens, the second of which hangs on nothing yet. */
+/** A job of so many players, a receiver and two screens, the second of which is connected to nothing yet. */
 function roomOf(players: number): Job {
   const job = bigJob(players);
   const devices = job.devices.filter(({ id }) => !id.startsWith("spare"));
@@ -57,7 +57,7 @@ export function benchPlans() {
       "rooms played": found.looked.rooms,
       "again: first plan ms": Math.round(median((one) => one.first)),
       "again: best proven ms": Math.round(median((one) => one.found.provenAfter ?? 0)),
-      // What lies on the heap when the search ends, rubbish not yet collected included.
+      // What is on the heap when the search ends, rubbish not yet collected included.
       "heap MB": Math.round(process.memoryUsage().heapUsed / 1e6),
     };
   });

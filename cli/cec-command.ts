@@ -46,7 +46,7 @@ export interface CecOptions {
   readonly as: string;
 }
 
-/** Prints an act, or all of them where none is named. Exit code 1 where one does not go as wished or a conflict is found. */
+/** Prints an act, or all of them where none is named. Exit code 1 where one does not go as wanted or a conflict is found. */
 export async function cecCommand(file: string, options: CecOptions): Promise<ExitCode> {
   const state = settingState(options.as);
   const job = await readJobFile(file);
@@ -87,7 +87,7 @@ function cureLine(household: Household, cure: Cure): string {
   return `Cure: ${cureWords(household.job, cure, castOf(household).screen?.nature.device)}.${limits ? ` ${limits}` : ""}`;
 }
 
-/** The table of addresses: where each device stands in the tree and by which name it is called. */
+/** The table of addresses: where each device is in the tree and by which name it is called. */
 function printAddresses(household: Household, json: boolean): ExitCode {
   const rows = household.network.nodes.map(({ device, kind, address, wire }) => ({
     device,

@@ -9,7 +9,7 @@ export const photoNamed = (index: number): Attachment => ({
   device: null,
 });
 
-/** For tests: a copy of a value in which one of its parts is replaced, wherever it stands, chosen by a number. Fields that are named stay. */
+/** For tests: a copy of a value in which one of its parts is replaced, wherever it is, chosen by a number. Fields that are named stay. */
 export function spoiled(value: object, which: number, put: unknown, staying: readonly string[] = []): Record<string, unknown> {
   const copy = structuredClone(value) as Record<string, unknown>;
   const places: [Record<string, unknown>, string][] = [];

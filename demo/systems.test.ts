@@ -320,7 +320,7 @@ describe("15. Projector and a bar that knows only eARC", () => {
   });
   test("over Bluetooth LPCM 2.0 arrives with loss, later than R37 bears", () => {
     const blue = row(made(job, planned("projector", "bluetooth", "on")), "projector");
-    // Bluetooth 200 + bar 20 − picture 50 = 170 ms late; R37 bears 60.
+    // Bluetooth 200 + bar 20 − picture 50 = 170 ms late; R37 allows 60.
     expect(blue).toMatchObject({ verdict: "reduced", arrives: { coding: "lpcm", channels: "2.0", lossless: false }, lipSyncMs: 170 });
     expect(blue.lipSyncMs !== null && withinLipSyncTarget(blue.lipSyncMs)).toBe(false);
     expect(LIP_SYNC.target.lateMs).toBe(60);

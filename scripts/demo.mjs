@@ -1,4 +1,4 @@
-// `npm run demo`: installs, builds, fills a scratch database with the demo jobs and serves it. `--fresh` begins anew.
+// `npm run demo`: installs, builds, fills a scratch database with the demo jobs and serves it. `--fresh` starts afresh.
 import { existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { ensureBuild, ensureDependencies, portFromEnvironment, root, run, say, serve, stop } from "./prepare.mjs";

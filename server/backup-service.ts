@@ -25,7 +25,7 @@ export interface Backup {
 }
 
 /**
- * Writes everything that a firm has into one file: the database as it stands, all photos, and a list of checksums. The file is opened again
+ * Writes everything that a firm has into one file: the database as it is, all photos, and a list of checksums. The file is opened again
  * and checked before it counts as a backup.
  */
 export async function backUpAll(db: Database, folder: string, file: string, at = new Date()): Promise<Backup> {
@@ -77,7 +77,7 @@ async function readBackup(file: string): Promise<Outcome<ReadonlyMap<string, Uin
   return done(new Map([...files.value].filter(([name]) => name === DATABASE_FILE || /^attachments\/[0-9a-f-]{36}$/.test(name))));
 }
 
-/** What came back, and where what stood there before lies now. */
+/** What was restored, and where the former data are kept. */
 export interface Restored {
   readonly jobs: number;
   readonly photos: number;

@@ -28,7 +28,7 @@ const Summary = z.looseObject({
 /** A page of the docket, each job with its worst arrival, what is due and what holds it up. */
 export async function docketPage(db: Database, query: JobQuery): Promise<DocketPage> {
   const { rows, total } = await findDocketRows(db, query).catch(async (error: unknown) => {
-    // A damaged page costs what lies on it: without the order and the search, what is left is found row by row.
+    // A damaged page costs what is on it: without the order and the search, what is left is found row by row.
     if (db.damage.length === 0) throw error;
     const left = await rowsOneByOne(db, query);
     return { rows: left.slice((query.page - 1) * PAGE_SIZE, query.page * PAGE_SIZE), total: left.length };
@@ -49,7 +49,7 @@ export async function docketPage(db: Database, query: JobQuery): Promise<DocketP
   return { jobs, total, page: query.page, pageSize: PAGE_SIZE };
 }
 
-/** The kept summary; one that an older program made, or none, is made anew and kept. Null where the document does not read. */
+/** The kept summary; one that an older program made, or none, is made again and kept. Null where the document does not read. */
 async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | null> {
   const kept = row.summaryVersion === DOCKET_VERSION ? readStored(Summary, row.summary) : null;
   // The column is written from `docketSummary` alone; what reads in outline is one.

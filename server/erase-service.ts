@@ -26,7 +26,7 @@ export interface CustomerKept {
 
 export type EraseRefusal = { readonly code: "no-such-job" } | { readonly code: "not-in-the-bin" };
 
-/** Erases a job that lies in the bin, with its document, its log, its words and its photos. */
+/** Erases a job that is in the bin, with its document, its log, its words and its photos. */
 export async function eraseJob(db: Database, id: string): Promise<Outcome<ErasedJob, EraseRefusal>> {
   const row = await db.models.jobs.findByPk(id, { attributes: ["id", "binnedAt"] });
   if (!row) return refused({ code: "no-such-job" });
@@ -53,7 +53,7 @@ export const customersKept = (db: Database): Promise<readonly CustomerKept[]> =>
 
 async function eraseAll(db: Database, where: WhereOptions<JobRow>): Promise<readonly ErasedJob[]> {
   const gone = await db.transact(async (transaction) => {
-    // What is deleted is overwritten too, not only let go of. Source: sqlite.org/pragma.html#pragma_secure_delete.
+    // What is deleted is overwritten too, not only dropped. Source: sqlite.org/pragma.html#pragma_secure_delete.
     await db.sequelize.query("PRAGMA secure_delete = ON", { transaction });
     const rows = await db.models.jobs.findAll({ where, attributes: ["id", "name", "customer"], transaction });
     const erased: { readonly job: ErasedJob; readonly files: readonly string[] }[] = [];

@@ -64,7 +64,7 @@ async function* partsOfEverything(db: Database): AsyncIterable<ZipPart> {
   yield partOfText(SETTINGS, json({ format: "octachord-settings", version: STORED_VERSION, settings: await preferences(db) }));
 }
 
-/** The files of a job; a document that does not read goes out as the text that lies there. */
+/** The files of a job; a document that does not read goes out as the text that is stored there. */
 async function partsOfJob(db: Database, id: string, number: number): Promise<readonly ZipPart[]> {
   const text = (await documentText(db, id)) ?? "";
   const read = readJobText(text);

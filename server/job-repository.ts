@@ -177,7 +177,7 @@ export async function appendEvent(
   await db.models.jobEvents.create({ ...entry, event: JSON.stringify(entry.event), version: STORED_VERSION }, { transaction });
 }
 
-/** The job and revision that a save made, if it was already taken in. */
+/** The job and revision that a save made, if it was already accepted. */
 export async function findSave(
   db: Database,
   saveId: string,

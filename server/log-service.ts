@@ -25,11 +25,11 @@ export interface LogEntry {
 /** The log of a job, played from its beginning as far as it reads. */
 export interface Log {
   readonly entries: readonly LogEntry[];
-  /** Every save that was taken in still reads. */
+  /** Every save that was accepted still reads. */
   readonly isWhole: boolean;
 }
 
-/** Plays the saves of a job that were taken in, up to the first that no longer reads. */
+/** Plays the saves of a job that were accepted, up to the first that no longer reads. */
 export async function readLog(db: Database, id: string): Promise<Log> {
   const rows = await db.sequelize.query<{ revision: number; at: string; event: string; version: number }>(
     "SELECT revision, at, event, version FROM job_events WHERE job_id = :id ORDER BY revision",
@@ -66,7 +66,7 @@ function played(job: Job | null, event: Event, version: number): Omit<LogEntry, 
   return { kind: event.kind, job: current, words, back };
 }
 
-/** A moment of a job: a save that was taken in, by the names of its edits. */
+/** A moment of a job: a save that was accepted, by the names of its edits. */
 export type Moment = Pick<LogEntry, "revision" | "at" | "kind" | "words">;
 
 /** So many moments are listed, the newest ones. */

@@ -46,7 +46,7 @@ export async function changeStock(db: Database, id: string, fields: StockFields)
   return changed > 0;
 }
 
-/** Changes a line as it stands now, whoever changed it since it was looked at. False where there is no such line, or it does not read. */
+/** Changes a line as it is now, whoever changed it since it was looked at. False where there is no such line, or it does not read. */
 export async function adjustStock(db: Database, id: string, change: StockChange): Promise<boolean> {
   return db.transact(async (transaction) => {
     const row = await db.models.stockItems.findOne({ where: { id }, transaction });
@@ -103,7 +103,7 @@ export async function missingParts(db: Database): Promise<ReadonlyMap<string, nu
   return missing;
 }
 
-/** The missing parts of a database as it stood; thousands of jobs are not shared out again for every page of the docket. */
+/** The missing parts of a database as it was; thousands of jobs are not shared out again for every page of the docket. */
 const counted = new WeakMap<Database, { readonly state: string; readonly missing: ReadonlyMap<string, number> }>();
 
 /** Is another after every change, whoever made it. Source: sqlite.org/pragma.html#pragma_data_version, lang_corefunc.html#total_changes. */

@@ -4,7 +4,7 @@ import { migrate, type StoredKind } from "@/core/versions";
 /** What a stored text holds, or that it is damaged: nothing else goes down with it. */
 export type Stored<Value> = { readonly sound: true; readonly value: Value } | { readonly sound: false };
 
-/** A row of a list that no longer reads: where it is, and its text as it lies there. */
+/** A row of a list that no longer reads: where it is, and its text as it is stored. */
 export interface DamagedRow {
   readonly id: string;
   readonly text: string;

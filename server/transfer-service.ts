@@ -15,7 +15,7 @@ const photoName = ({ id, type }: Attachment) => `photos/${id}.${type.slice("imag
 const BUDGET: ZipBudget = { files: 200, bytes: MAX_PACKED_BYTES };
 const isPart = (name: string): boolean => name === DOCUMENT || name.startsWith("photos/");
 
-/** Why a file was not taken in. */
+/** Why a file was not accepted. */
 export type ImportRefusal =
   { readonly why: "zip"; readonly zip: ZipRefusal } | { readonly why: "document"; readonly troubles: readonly JobTrouble[] };
 

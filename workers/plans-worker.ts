@@ -20,7 +20,7 @@ import {
 } from "@/core/plan";
 import type { StockItem } from "@/core/stock";
 
-/** What is planned, by what it is weighed, and with what; what is wished stands in the brief of the job. */
+/** What is planned, by what it is weighed, and with what; what is wanted is in the brief of the job. */
 export interface PlanQuestion {
   readonly job: Job;
   readonly weights: Weights;

@@ -7,7 +7,7 @@ import { logLine, storageTrouble } from "@/server";
 type Context<Params> = { params: Promise<Params> };
 type Handler<Params> = (request: Request, params: Params) => Promise<Response>;
 
-/** Wraps a route handler: what it does not foresee becomes a problem document, and nothing of the machine leaks out. */
+/** Wraps a route handler: what it does not expect becomes a problem document, and nothing of the machine leaks out. */
 export function answer<Params = Record<string, never>>(handler: Handler<Params>) {
   return async (request: Request, context: Context<Params>): Promise<Response> => {
     try {

@@ -38,7 +38,7 @@ export const notAnswered = (refusal: AskRefusal): Response =>
 export const noSuchJob = (): Response =>
   problem({ status: 404, title: "No such job", detail: "This job is not in the docket; it may be in the bin." });
 
-/** Why a document was not taken in: the first trouble as the sentence, all of them beside it. */
+/** Why a document was not accepted: the first trouble as the sentence, all of them beside it. */
 export function troubledDocument(title: string, troubles: readonly JobTrouble[]): Response {
   const sentences = troubles.map(troubleSentence);
   return problem({ status: 422, title, detail: sentences[0] ?? "This is not a job document.", troubles: sentences });

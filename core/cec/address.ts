@@ -2,7 +2,7 @@
 export type PhysicalAddress = string & { readonly brand: "physical address" };
 
 export const ROOT = "0.0.0.0" as PhysicalAddress;
-/** What a device has that no EDID told where it stands. */
+/** The physical address of a device that no EDID has told one. */
 export const NOWHERE = "15.15.15.15" as PhysicalAddress;
 
 export const addressOfBytes = (high: number, low: number): PhysicalAddress =>
@@ -26,7 +26,7 @@ export function isPossible(address: PhysicalAddress): boolean {
   return address !== NOWHERE && (depth < 0 || steps.slice(depth).every((step) => step === 0));
 }
 
-/** The address at an input of what stands at `parent`; null beyond the fourth level, where none is left. */
+/** The address at an input of what is at `parent`; null beyond the fourth level, where none is left. */
 export function childAddress(parent: PhysicalAddress, input: number): PhysicalAddress | null {
   const steps = parent.split(".").map(Number);
   const level = steps.indexOf(0);
@@ -35,14 +35,14 @@ export function childAddress(parent: PhysicalAddress, input: number): PhysicalAd
   return steps.join(".") as PhysicalAddress;
 }
 
-/** Whether a way to `address` leads through what stands at `above`, itself included. */
+/** Whether a way to `address` leads through what is at `above`, itself included. */
 export function isBelow(address: PhysicalAddress, above: PhysicalAddress): boolean {
   const [steps, over] = [address.split("."), above.split(".")];
   const depth = over.indexOf("0");
   return over.slice(0, depth < 0 ? over.length : depth).every((step, level) => steps[level] === step);
 }
 
-/** The input of what stands at `above` through which `address` is reached; null where it is not below, or is itself. */
+/** The input of what is at `above` through which `address` is reached; null where it is not below, or is itself. */
 export function inputTowards(above: PhysicalAddress, address: PhysicalAddress): number | null {
   if (address === above || !isBelow(address, above)) return null;
   const depth = above.split(".").indexOf("0");

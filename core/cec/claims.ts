@@ -4,7 +4,7 @@ import type { Frame } from "./frame";
 import { isPlayer } from "./station";
 import type { BusNode } from "./topology";
 
-/** A call whether an address is free, and whether somebody answered: then it is not. */
+/** A poll whether an address is free, and whether somebody answered: then it is not. */
 export interface Poll {
   readonly device: string;
   readonly wire: number;

@@ -73,7 +73,7 @@ export function conflictsOf(household: Household, state: SettingState = "planned
         : [],
     ),
     ...[...places.values()].flatMap((devices): Conflict[] => (devices.length > 1 ? [{ conflict: "same-place", devices }] : [])),
-    // One that hangs on no wire with others has nothing to stand in.
+    // One that is on no wire with others has nothing to stand in.
     ...live.flatMap(({ nature }): Conflict[] =>
       nature.physical === NOWHERE && onWire(nature.wire).length > 1 ? [{ conflict: "no-place", device: nature.device }] : [],
     ),

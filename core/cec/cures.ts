@@ -18,12 +18,12 @@ export type Cure =
       /** The other acts of the room that then go worse, by their events. */
       readonly worsens: readonly string[];
     })
-  /** Another act that ends as wished: "switch on with this one". */
+  /** Another act that ends as wanted: "switch on with this one". */
   | { readonly cure: "other-act"; readonly act: Act }
   /** One key of a programmed remote that presses them all. */
   | { readonly cure: "programmed-remote"; readonly steps: readonly HandStep[]; readonly limits: readonly InfraredLimit[] };
 
-/** A cure with the acts of the room that it betters, by their events. */
+/** A cure with the acts of the room that it improves, by their events. */
 export interface WeighedCure {
   readonly cure: Extract<Cure, Candidate>;
   readonly betters: readonly string[];
@@ -31,7 +31,7 @@ export interface WeighedCure {
 
 /**
  * What makes an act better: first what makes it go best, of those what lowers no sound and worsens no other act, and of those the least
- * trouble. After what can be changed follow another act and a programmed remote. Empty where it goes as wished.
+ * trouble. After what can be changed follow another act and a programmed remote. Empty where it goes as wanted.
  * @param isOver tells when the time is over: what was not tried until then is left out
  */
 export function curesOf(
@@ -83,7 +83,7 @@ export function roomCures(
   return weighed.toSorted((a, b) => gain(b) - gain(a) || byTrouble(a.cure, b.cure));
 }
 
-/** How each act of a room goes, as a number that is 0 where it goes as wished. */
+/** How each act of a room goes, as a number that is 0 where it goes as wanted. */
 const ranksOf = (household: Household): ReadonlyMap<string, number> =>
   new Map(actsOf(household).map((act) => [eventOf(act), rankIn(household, act)]));
 
@@ -160,7 +160,7 @@ export function conflictCures(
 const byTrouble = (a: Extract<Cure, Candidate>, b: Extract<Cure, Candidate>): number =>
   a.lowers - b.lowers || a.worsens.length - b.worsens.length || CURE_KINDS.indexOf(a.cure) - CURE_KINDS.indexOf(b.cure);
 
-/** Acts that bring picture and sound as wished, in place of the screen's remote. */
+/** Acts that bring picture and sound as wanted, in place of the screen's remote. */
 const otherActs = (household: Household): readonly Cure[] =>
   actsOf(household).flatMap((act): Cure[] =>
     act.act === "wake" && judgeAct(household, act)?.verdict.verdict === "as-wished" ? [{ cure: "other-act", act }] : [],

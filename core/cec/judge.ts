@@ -11,9 +11,9 @@ export type Miss =
   | { readonly miss: "screen-off"; readonly device: string }
   | { readonly miss: "player-off"; readonly device: string }
   | { readonly miss: "shows-other"; readonly device: string }
-  /** What stands between player and screen sleeps, and passes no picture then. */
+  /** What is between player and screen sleeps, and passes no picture then. */
   | { readonly miss: "passes-no-picture"; readonly device: string }
-  /** What stands between player and screen is on another input, and nobody tells it. */
+  /** What is between player and screen is on another input, and nobody tells it. */
   | { readonly miss: "hub-elsewhere"; readonly device: string; readonly input: number }
   | { readonly miss: "system-off"; readonly device: string }
   | { readonly miss: "sound-from-screen"; readonly device: string }
@@ -39,7 +39,7 @@ export interface JudgedAct {
   readonly act: Act;
   readonly played: Played;
   readonly verdict: ActVerdict;
-  /** Until the wished picture and sound stay; null: they never come, or the act is about neither. */
+  /** Until the wanted picture and sound stay; null: they never come, or the act is about neither. */
   readonly pictureMs: number | null;
   readonly soundMs: number | null;
   /** The remotes that a person takes in the hand, the steps that remain included. */
@@ -75,7 +75,7 @@ const PICTURE: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>([
   "passes-no-picture",
   "hub-elsewhere",
 ]);
-/** Sound without the wished picture is not that of the player. */
+/** Sound without the wanted picture is not that of the player. */
 const SOUND: ReadonlySet<Miss["miss"]> = new Set<Miss["miss"]>(["system-off", "sound-from-screen", "sound-from-system", "no-sound"]);
 const BRINGS: ReadonlySet<Act["act"]> = new Set<Act["act"]>(["screen-on", "other-screen-on", "wake", "choose-input", "news", "music"]);
 
@@ -101,7 +101,7 @@ function quarrelOf({ frames }: Trace): readonly string[] {
   return [...claims].filter(([, count]) => count > MOST_CLAIMS).map(([device]) => device);
 }
 
-/** What is not as wished in a state of the room. The brief says from where the news should sound. */
+/** What is not as wanted in a state of the room. The brief says from where the news should sound. */
 export function missesOf(
   household: Household,
   { act, start }: Pick<Played, "act" | "start">,
@@ -170,7 +170,7 @@ function shownMisses({ screen, stations }: Cast, device: string): readonly Miss[
   if (!player || !screen) return [];
   const { physical, logical } = player.nature;
   const isAtInput = screen.input === inputTowards(ROOT, physical);
-  // A screen that nobody told who is shown stands at the input of the hub, and the hub decides.
+  // A screen that nobody told who is shown is at the input of the hub, and the hub decides.
   const isBehind = physical !== NOWHERE && screen.source !== null && isBelow(physical, screen.source);
   const isShown = isAtInput && (screen.source === physical || logical === null || isBehind);
   return [
@@ -212,7 +212,7 @@ function soundMisses({ soundWays }: Household, cast: Cast): readonly Miss[] {
   }
 }
 
-/** Where the loudness of the sound system is set: at itself, or at the box that answers for it. */
+/** Where the volume of the sound system is set: at itself, or at the box that answers for it. */
 const loudnessOf = (cast: Cast): Station | undefined =>
   cast.system?.nature.logical === null ? (returnTaker(cast) ?? cast.system) : cast.system;
 
@@ -272,7 +272,7 @@ function stepsFor(
   return steps.filter((_, index) => words.indexOf(words[index] ?? "") === index);
 }
 
-/** What is not as wished at each moment of an act. */
+/** What is not as wanted at each moment of an act. */
 type Course = readonly { readonly tMs: number; readonly misses: readonly Miss[] }[];
 
 const courseOf = (household: Household, played: Played): Course =>

@@ -63,7 +63,7 @@ export const wakeScreen = (station: Station): Step =>
   station.nature.wakesOthers ? send(station, TV, { kind: "image-view-on" }) : stay(station);
 
 /**
- * The EDID appears: the device takes its address anew, says where it stands, and does what it was switched on for. It goes: so does the
+ * The EDID appears: the device takes its address again, says where it is, and does what it was switched on for. It goes: so does the
  * address. Source: CEC 1.4 §10.2.1 (address after a new physical address), §10.1 (report).
  */
 export function readsPlace(station: Station, shown: boolean): Step {

@@ -32,7 +32,7 @@ export interface Sensed {
   readonly soundsFrom: string | null;
   /** How loud that is; null: silent. */
   readonly volume: number | null;
-  /** Whose loudness the screen's remote moves. */
+  /** Whose volume the screen's remote moves. */
   readonly volumeOwner: string | null;
 }
 

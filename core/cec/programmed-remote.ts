@@ -4,9 +4,9 @@ import type { Household } from "./stations";
 
 /** What infrared cannot do, or does worse than the bus. */
 export type InfraredLimit =
-  /** It stands behind a door: the door must be open, or an eye be laid before it. */
+  /** It is behind a door: the door must be open, or an infrared emitter placed in front of it. */
   | { readonly limit: "behind-a-door"; readonly device: string }
-  /** One key to and fro: sent when it is on already, it goes off. */
+  /** One key toggling: sent when it is on already, it goes off. */
   | { readonly limit: "out-of-step"; readonly device: string }
   /** Keys are sent one after another, with a rest between them. */
   | { readonly limit: "slower"; readonly ms: number };

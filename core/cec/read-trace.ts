@@ -6,7 +6,7 @@ export interface TraceLine {
   readonly line: number;
   /** Since the first line that has a time; null where the lines have none. */
   readonly tMs: number | null;
-  /** Null where no frame stands in it. */
+  /** Null where no frame is in it. */
   readonly frame: ReadFrame | null;
   readonly text: string;
 }

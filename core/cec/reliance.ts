@@ -9,7 +9,7 @@ export interface Reliance {
   readonly players: readonly string[];
 }
 
-/** The sound that ends when somebody switches HDMI control off; null where none does. Source: CEC 1.4 §13.17 (ARC is begun over CEC). */
+/** The sound that ends when somebody switches HDMI control off; null where none does. Source: CEC 1.4 §13.17 (ARC is started over CEC). */
 export function relianceOf(household: Household): Reliance | null {
   const { screen, system } = castOf(household);
   const players = [...household.soundWays].flatMap(([player, way]) => (way === "arc" ? [player] : []));

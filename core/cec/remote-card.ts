@@ -14,7 +14,7 @@ export interface CardRemote {
   readonly buttons: readonly CardButton[];
 }
 
-/** The household's card: for each remote its buttons, from acts that work. An act that fails or is unstable stands on none. */
+/** The household's card: for each remote its buttons, from acts that work. An act that fails or is unstable is on none. */
 export function remoteCardOf(all: readonly JudgedAct[]): readonly CardRemote[] {
   const remotes = new Map<string, CardButton[]>();
   for (const { act, played, verdict } of all) {

@@ -58,7 +58,7 @@ export interface Pressed {
 /** An act that is not at rest by then never is. */
 const MOST_FRAMES = 400;
 const LONGEST_MS = 120_000;
-/** How long a hot plug lasts before the EDID is read anew. Source: HDMI 1.4 §8.5, at least 100 ms low. */
+/** How long a hot plug lasts before the EDID is read again. Source: HDMI 1.4 §8.5, at least 100 ms low. */
 const HOT_PLUG_MS = 150;
 const WATCHED = ["power", "input", "source", "systemAudio", "arc", "volume", "muted"] as const;
 

@@ -90,7 +90,7 @@ export function shownDevice({ screen, stations }: Cast): string | undefined {
   return (there ?? mute)?.nature.device;
 }
 
-/** Whose loudness the screen's remote moves; null: nobody's. */
+/** Whose volume the screen's remote moves; null: nobody's. */
 export function volumeOwner(ways: ReadonlyMap<string, SoundWay>, cast: Cast): string | null {
   const { screen } = cast;
   if (!screen || screen.power !== "on") return null;

@@ -26,7 +26,7 @@ export interface Nature {
   readonly quirks: ReadonlySet<Quirk>;
   readonly maker: string;
   readonly version: Device["control"]["version"];
-  /** The screen that must be awake before it reads where it stands; null: it always knows. */
+  /** The screen that must be awake before it reads where it is; null: it always knows. */
   readonly placedBy: string | null;
   /** Its own switches for power: whether it wakes others, and whether it goes off with them. */
   readonly wakesOthers: boolean;
@@ -48,7 +48,7 @@ export interface Nature {
 /** What a device is doing at a moment. */
 export interface Station {
   readonly nature: Nature;
-  /** It reads from an EDID where it stands. Without one it holds no address. */
+  /** It reads from an EDID where it is. Without one it holds no address. */
   readonly placed: boolean;
   readonly power: Power;
   /** The number of the chosen input; null: its own apps or tuner, or for a sound system what comes back from the screen. */
@@ -118,7 +118,7 @@ export const send = (station: Station, to: number, ...messages: readonly (Messag
   sends: messages.filter((message) => maySend(station, message)).map((message) => ({ to, message })),
 });
 
-/** One that does not know where it stands may only ask the screen to wake. Source: CEC 1.4 §10.2.1 (unregistered), §13.1.3. */
+/** One that does not know where it is may only ask the screen to wake. Source: CEC 1.4 §10.2.1 (unregistered), §13.1.3. */
 const maySend = ({ nature, placed }: Station, message: Message | null): boolean =>
   nature.logical !== null && (placed || message?.kind === "image-view-on");
 

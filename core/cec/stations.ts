@@ -22,7 +22,7 @@ export interface Household {
   readonly soundWays: ReadonlyMap<string, SoundWay>;
 }
 
-/** How long a device of a class takes from the wish to be on until it is, where nobody measured it. The trade reckons with 5 to 20 s. */
+/** How long a device of a class takes from the wish to be on until it is, where nobody measured it. The trade allows 5 to 20 s. */
 const WAKE_MS: Readonly<Record<CecKind, number>> = { tv: 6000, recorder: 15_000, tuner: 20_000, playback: 8000, audio: 5000, switch: 1000 };
 const QUIET = 20;
 

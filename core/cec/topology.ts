@@ -9,9 +9,9 @@ export interface BusNode {
   readonly kind: CecKind;
   /** Devices of one wire hear each other. */
   readonly wire: number;
-  /** Where the EDID that it reads says it stands. */
+  /** Where the EDID that it reads says it is. */
   readonly address: PhysicalAddress;
-  /** The display at the root of the tree in which it stands; null: it stands in none. */
+  /** The display at the root of the tree in which it is; null: it is in none. */
   readonly root: string | null;
   /** Its HDMI inputs in their order; the first is number 1 of its addresses. */
   readonly inputs: readonly string[];
@@ -28,7 +28,7 @@ export type Cut =
   | { readonly at: "socket"; readonly device: string; readonly port: string }
   | { readonly at: "cable"; readonly cable: string };
 
-/** The control wires of a room, who hangs on them, and where they are cut. */
+/** The control wires of a room, who is connected to them, and where they are cut. */
 export interface Network {
   readonly nodes: readonly BusNode[];
   readonly cuts: readonly Cut[];
@@ -103,14 +103,14 @@ const inputsOf = (device: Device): readonly string[] => hdmiPorts(device).flatMa
 const joinedAt = ({ speaksCec, control: { joins } }: Device, port: string): boolean =>
   speaksCec && (joins === null || joins.includes(port));
 
-/** The socket by which a device hangs on its wire: the plugged output that joins it, else the first plugged input, else any. */
+/** The socket by which a device is connected to its wire: the plugged output that joins it, else the first plugged input, else any. */
 function mainSocket(job: Job, device: Device): string | undefined {
   const ports = hdmiPorts(device).filter(({ id }) => joinedAt(device, id) || !device.speaksCec);
   const plugged = ports.filter(({ id }) => cableAt(job, { device: device.id, port: id }));
   return (plugged.find(({ direction }) => direction === "out") ?? plugged[0] ?? ports[0])?.id;
 }
 
-/** Which of the control wires of a room a socket hangs on, by a number; whether anybody on it listens is another matter. */
+/** Which of the control wires of a room a socket is on, by a number; whether anybody on it listens is another matter. */
 export interface ControlWires {
   readonly of: (end: CableEnd) => number;
 }
@@ -170,7 +170,7 @@ function addressOf(job: Job, id: string, state: SettingState, met: Set<string>):
   return addressAt(job, up.to, state, met);
 }
 
-/** The cable by which a device reads where it stands: of its plugged outputs the first that joins the control wire. */
+/** The cable by which a device reads where it is: of its plugged outputs the first that joins the control wire. */
 function upwards(job: Job, device: Device): Cable | undefined {
   const outputs = hdmiPorts(device).filter(({ direction }) => direction === "out");
   const plugged = outputs.flatMap((port) => cableAt(job, { device: device.id, port: port.id }) ?? []);

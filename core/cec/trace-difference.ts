@@ -3,9 +3,9 @@ import type { TraceLine } from "./read-trace";
 
 /** Where what was seen on the wire differs from what an act should send. */
 export interface TraceDifference {
-  /** Foreseen, and not in the trace. */
+  /** Predicted, and not in the trace. */
   readonly missing: readonly SentFrame[];
-  /** In the trace, and not foreseen. Lines that hold no message are left out: everybody calls now and then. */
+  /** In the trace, and not predicted. Lines that hold no message are left out: everybody calls now and then. */
   readonly unforeseen: readonly TraceLine[];
   readonly alike: number;
 }

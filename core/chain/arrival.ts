@@ -37,7 +37,7 @@ export interface Arrival {
   readonly soundRank: number;
   /** How much of the best is heard; null where nothing arrives. */
   readonly kept: Kept | null;
-  /** The best form that this sound system could take of the content if nothing stood between. */
+  /** The best form that this sound system could take of the content if nothing was between. */
   readonly best: Stream | null;
   readonly hops: readonly Hop[];
   /** The losses of the way first, in the order of the best form refused; ceilings after them. */

@@ -45,7 +45,7 @@ export function arrivalsOfContent(
   );
 }
 
-/** The news may be wished from the screen's own speakers, and a player may be meant for a second sound system; everything else is for the chosen one. */
+/** The news may be wanted from the screen's own speakers, and a player may be meant for a second sound system; everything else is for the chosen one. */
 export function systemOf(
   job: Job,
   player: Device,

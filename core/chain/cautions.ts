@@ -17,7 +17,7 @@ export type Caution =
     }
   /** Some units of the sound system play later than the others. */
   | { readonly code: "units-apart"; readonly device: string; readonly units: string; readonly byMs: number }
-  /** What the box lists has changed since it was found, and it shows the old list until it is plugged anew. */
+  /** What the box lists has changed since it was found, and it shows the old list until it is plugged again. */
   | { readonly code: "keeps-old-edid"; readonly device: string }
   /** Two volumes in series: one at each end of an analogue lead. */
   | { readonly code: "two-volumes"; readonly device: string; readonly then: string }
@@ -27,7 +27,7 @@ export type Caution =
   | { readonly code: "return-by-hand"; readonly device: string }
   /** Speech matters to this household, and its own channel is folded into the others on the way. */
   | { readonly code: "speech-folded" }
-  /** The household bears one remote, and the loudness of this row is not moved by that of the screen. */
+  /** The household accepts one remote, and the volume of this row is not moved by that of the screen. */
   | { readonly code: "one-more-remote"; readonly device: string }
   /** A lead for sound longer than its class is reliable up to carry. */
   | { readonly code: "lead-long"; readonly cable: string; readonly need: number; readonly have: number; readonly unit: "m" }
@@ -92,7 +92,7 @@ function returnByHand(rig: Rig, followed: Followed | null): Caution[] {
   });
 }
 
-/** An analogue lead between two devices that each move the loudness: both matter, and either can be the one that is turned down. */
+/** An analogue lead between two devices that each move the volume: both matter, and either can be the one that is turned down. */
 function twoVolumes(followed: Followed | null): Caution[] {
   if (!followed?.arrives) return [];
   const inside = followed.way.flatMap((step) => (step.kind === "inside" ? [step.device] : []));

@@ -21,7 +21,7 @@ function betweenDevices(before: Device | undefined, after: Device, state: Settin
   const keys = new Set([...before.settings, ...after.settings].map(({ key }) => key));
   return (
     [...keys]
-      // A box that keeps its old list is asked how it stood when it was found, whatever moment the board is of.
+      // A box that keeps its old list is asked how it was when it was found, whatever moment the board is of.
       .filter((key) =>
         [state, "found" as const].some((moment) => effectiveSetting(before, key, moment) !== effectiveSetting(after, key, moment)),
       )

@@ -204,7 +204,7 @@ function inputOff(rig: Rig, device: Device, from: string): Reason | null {
   return value === from ? { code: "setting-shuts", device: device.id, setting: "input-sound", value, wanted: ["on"] } : null;
 }
 
-/** A system that is muted, or whose volume stands at nothing. */
+/** A system that is muted, or whose volume is at nothing. */
 const hushed = (rig: Rig, device: Device): readonly Reason[] =>
   (["mute", "volume-level"] as const).flatMap((setting): Reason[] => {
     const value = rig.setting(device, setting);

@@ -4,7 +4,7 @@ import { fromShelfOrThrow, type SoundRoute } from "@/core/device";
 import { handOn, type Desk } from "./hand-on";
 import type { Stream } from "./stream";
 
-/** What stands on the list of the far end, as `coding channels [objects]`. */
+/** What is on the list of the far end, as `coding channels [objects]`. */
 const listing = (...rows: readonly string[]): Desk["listing"] => ({
   unknown: null,
   sounds: new Map(

@@ -38,7 +38,7 @@ export function optimisticBest(rig: Rig, hope: Hope): Stream | null {
 }
 
 /**
- * Every stream that could arrive. It is reckoned too well on purpose, never too badly: gates stand open, every list is wished for,
+ * Every stream that could arrive. It is calculated too well on purpose, never too badly: gates are open, every list is assumed,
  * unknown facts are the best there are. Where everything is plugged as it stays, all that the answer rests on is asked of the rig.
  */
 export function optimisticArrivals(rig: Rig, { player, source, content, system, freedom }: Hope): readonly Stream[] {
@@ -105,13 +105,13 @@ const WISHED_LISTS: readonly Listing[] = [
   listing(["lpcm", "2.0"]),
 ];
 
-/** Lists that can be thought of: all that are wished for, and where everything is plugged as it stays no more of them than could be listed. */
+/** Lists that are possible: all that can be assumed, and where the wiring is fixed no more of them than could be advertised. */
 function wishedLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
   if (plugs || cables) return WISHED_LISTS;
   return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(mostListedAt(rig, exit)), WISHED_LISTS);
 }
 
-/** There are few lists that could be seen, so what can be wished of each is thought of once. */
+/** Few different lists are possible, so what each allows is worked out once. */
 const upTo = new Map<string, readonly Listing[]>();
 
 function listsUpTo(most: MostListed): readonly Listing[] {

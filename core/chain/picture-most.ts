@@ -38,7 +38,7 @@ function atBest(rig: Rig, limit: PictureLimit): PictureLimit {
 
 /**
  * The screens that the picture of a source could reach if every plug and cable but those in the fixed sockets were free, and every gate
- * stood open.
+ * was open.
  */
 export function screensInReach(rig: Rig, player: Device, source: string, fixed: ReadonlySet<Question>): ReadonlySet<string> {
   const screens = new Set<string>();

@@ -1,7 +1,7 @@
 import type { Bed, Coding, LinkKind, Objects, SettingKey } from "@/core/facts";
 import type { Milliseconds } from "@/core/units";
 
-/** Why a return channel is only ARC where eARC was wished for. */
+/** Why a return channel is only ARC where eARC was hoped for. */
 export type ReturnLimit =
   | { readonly code: "earc-off"; readonly device: string }
   | { readonly code: "pair-missing"; readonly cable: string }

@@ -13,7 +13,7 @@ export interface Rig {
   readonly state: SettingState;
   /** For a box with several outputs whose sound can follow the screen in use: the one that leads there. */
   readonly litOutputs: ReadonlyMap<string, string>;
-  /** A device as it stands, with the decoders that its settings and modules leave it. */
+  /** A device as it is, with the decoders that its settings and modules leave it. */
   device(id: string): Device | undefined;
   /** A device with every decoder that any setting or module would give it. */
   atWill(id: string): Device | undefined;

@@ -24,7 +24,7 @@ export interface Solved {
 export const solve = (job: Job, state: SettingState): Solved => solveWith(job, state, new Map());
 
 /**
- * Solves a job anew after an edit, keeping every row none of whose questions has another answer now.
+ * Solves a job again after an edit, keeping every row none of whose questions has another answer now.
  * Equal to `solve` by construction: a row is a function of the answers to its questions.
  */
 export function solveAgain(before: Solved, job: Job): Solved {

@@ -2,7 +2,7 @@ import { hearsVolumeByInfrared, type Device } from "@/core/device";
 import type { Followed } from "./follow";
 import type { Rig } from "./rig";
 
-/** What moves the loudness of a row: the screen's remote, the sound system's own, a knob, or nobody can tell. */
+/** What moves the volume of a row: the screen's remote, the sound system's own, a knob, or nobody can tell. */
 export type Volume =
   | { readonly by: "screen-remote"; readonly device: string }
   | { readonly by: "own-remote"; readonly device: string }
@@ -10,7 +10,7 @@ export type Volume =
   | { readonly by: "unknown" };
 
 /**
- * Who moves the loudness. The screen's remote does where a device on the way takes CEC volume over an HDMI cable from the screen, or the sound system
+ * Who moves the volume. The screen's remote does where a device on the way takes CEC volume over an HDMI cable from the screen, or the sound system
  * hears the screen's infrared; else the sound system's own remote or knob. A box that takes CEC volume in front of an amplifier with only a knob keeps the remote in charge.
  * Source: CEC 1.4 §13.15 system audio control.
  */

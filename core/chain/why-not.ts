@@ -82,7 +82,7 @@ function decoderShut(rig: Rig, followed: Followed, form: Stream, system: Device)
 function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Content): Loss | null {
   const recodes = form.lineage === "re-encoded" ? settingThatRecodes(rig, followed, form) : null;
   for (const [hop, step] of followed.way.entries()) {
-    // A recoding is born where a device could make it; what lies before that hop carries something else.
+    // A recoding is born where a device could make it; what is before that hop carries something else.
     if (recodes && hop <= recodes.hop) continue;
     const reason = whyNotStep(rig, followed, hop, step, form, content);
     if (!reason) continue;

@@ -38,9 +38,9 @@ export const Control = z.strictObject({
   infrared: z.enum(INFRARED).default("on-and-off"),
   /** A screen that sends volume keys by infrared itself, and how far that reaches in clear view; null: it does not. */
   infraredReachM: z.number().positive().max(20).nullable().default(null),
-  /** How far it stands from the screen; null: not measured. */
+  /** How far it is from the screen; null: not measured. */
   fromScreenM: z.number().min(0).max(100).nullable().default(null),
-  /** It stands behind a door, out of the sight of a remote. */
+  /** It is behind a door, out of the sight of a remote. */
   hidden: z.boolean().default(false),
   quirks: z.array(z.enum(QUIRKS)).max(QUIRKS.length).default([]),
 });

@@ -102,7 +102,7 @@ export type Source = z.infer<typeof Source>;
 export const Setting = z.strictObject({
   key: z.enum(SETTING_KEYS),
   options: z.array(z.string().min(1).max(40)).min(1).max(64),
-  /** As it stood when the installer came; null where nobody looked. */
+  /** As it was when the installer came; null where nobody looked. */
   found: z.string().nullable(),
   /** As planned; null: leave as found. */
   planned: z.string().nullable().default(null),
@@ -126,7 +126,7 @@ export const SoundRoute = z.strictObject({
   lpcm: z.enum(BED_IDS).default("2.0"),
   /** The bed that its own decoder makes when set to PCM. */
   pcm: z.enum(BED_IDS).default("2.0"),
-  /** What it can code anew. */
+  /** What it can code again. */
   encodes: z.array(z.enum(CODING_IDS)).default([]),
   /** It plays the objects of Dolby Digital Plus out as MAT where that is listed. */
   wrapsObjects: z.boolean().default(false),
@@ -232,21 +232,21 @@ export const Habit = z.discriminatedUnion("habit", [
   }),
   /** Where HDCP is too old on the way it shows nothing, instead of stepping down to 1080p. */
   z.strictObject({ habit: z.literal("blanks-without-hdcp") }),
-  /** It shows its old list until it is plugged anew or switched off and on. */
+  /** It shows its old list until it is plugged again or switched off and on. */
   z.strictObject({ habit: z.literal("keeps-old-edid") }),
   /** It shows no list while the screen sleeps. */
   z.strictObject({ habit: z.literal("forgets-edid") }),
 ]);
 export type Habit = z.infer<typeof Habit>;
 
-/** How its loudness is moved: by its own remote and over CEC, by its own remote alone, over CEC alone, by a knob, or not at all. */
+/** How its volume is moved: by its own remote and over CEC, by its own remote alone, over CEC alone, by a knob, or not at all. */
 export const VOLUMES = ["remote-and-cec", "remote", "cec", "knob", "fixed"] as const;
 
 /** Where a part of a job comes from: it is there already, the van has it, or it must be bought. */
 export const SUPPLIES = ["there", "van", "buy"] as const;
 export type Supply = (typeof SUPPLIES)[number];
 
-/** A device in full, as it stands in a job. */
+/** A device in full, as it is in a job. */
 export const Device = z.strictObject({
   id: Slug,
   name: z.string().min(1).max(300),
@@ -276,7 +276,7 @@ export const Device = z.strictObject({
   note: z.string().max(4000).default(""),
   /** The sound system that its sound is meant for, where a room has several; null: that of the brief. */
   heardFrom: Slug.nullable().default(null),
-  /** The room or place of a room where it stands; null: not noted. */
+  /** The room or place of a room where it is; null: not noted. */
   room: Slug.nullable().default(null),
   /** Its two ends stand apart and are joined through the air, so that its cables stay each within a room. */
   spans: z.boolean().default(false),

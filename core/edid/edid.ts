@@ -15,6 +15,6 @@ export interface Edid {
   readonly trailing: Uint8Array;
 }
 
-/** Every data block of an EDID, in the order it stands there. */
+/** Every data block of an EDID, in the order it is there. */
 export const dataBlocksOf = ({ extensions }: Edid): readonly DataBlock[] =>
   extensions.flatMap((extension) => (extension.kind === "cta" || extension.kind === "display-id" ? extension.dataBlocks : []));

@@ -13,7 +13,7 @@ export const frlOverhead = (lanes: number): number => (lanes + 32 + 2.5) / (4 * 
 /** A fixed-rate link has three lanes up to 18 Gb/s and four above. Source: HDMI 2.1 §6.4. */
 export const frlLanes = (gbps: number): 3 | 4 => (gbps <= 18 ? 3 : 4);
 
-/** The worst case that a link must bear: the pixel clock 0.5 % fast, the lanes 300 ppm slow. Source: HDMI 2.1 §6.5.6.2.1. */
+/** The worst case that a link must carry: the pixel clock 0.5 % fast, the lanes 300 ppm slow. Source: HDMI 2.1 §6.5.6.2.1. */
 export const FRL_TOLERANCE = { pixelClock: 0.005, lane: 0.0003 } as const;
 
 /** Characters of blanking that a line needs at the least: 64 for control, and 32 for one packet of sound. Source: HDMI 2.1 §6.5.6.2.1. */

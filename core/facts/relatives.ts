@@ -8,7 +8,7 @@ interface Relative {
   readonly source: string;
 }
 
-/** The lossy relatives a device falls back to when the native coding is not on offer. TrueHD's AC-3 is a track of its own on the disc, so it stands with the content. */
+/** The lossy relatives a device falls back to when the native coding is not on offer. TrueHD's AC-3 is a track of its own on the disc, so it is with the content. */
 export const RELATIVES = [
   { of: "dts-hd-ma", is: "dts", how: "embedded", source: "ETSI TS 102 114: core sub-stream" },
   { of: "dts-hd-hra", is: "dts", how: "embedded", source: "ETSI TS 102 114: core sub-stream" },

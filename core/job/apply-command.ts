@@ -33,7 +33,7 @@ export function applyCommand(job: Job, command: Command): Result {
   return done({ job: current, inverse: { kind: "batch", commands: inverses } });
 }
 
-/** Makes edits one after the other, all of them or none; the refusal comes with the job as it stood before the edit that was refused. */
+/** Makes edits one after the other, all of them or none; the refusal comes with the job as it was before the edit that was refused. */
 export function applyAll(job: Job, commands: readonly Command[]): Outcome<Job, { readonly refusal: Refusal; readonly job: Job }> {
   let current = job;
   for (const command of commands) {

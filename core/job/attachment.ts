@@ -10,7 +10,7 @@ export const MAX_ATTACHMENT_BYTES = 8 * 1024 * 1024;
 /** A job packed with its photos may be this large. */
 export const MAX_PACKED_BYTES = 120 * 1024 * 1024;
 
-/** A photo that belongs to a job. The document names it; the picture itself lies in the data folder. */
+/** A photo that belongs to a job. The document names it; the picture itself is in the data folder. */
 export const Attachment = z.strictObject({
   id: z.uuid(),
   name: z.string().min(1).max(200),

@@ -47,7 +47,7 @@ export const Bond = z.discriminatedUnion("bond", [
 ]);
 export type Bond = Readonly<z.infer<typeof Bond>>;
 
-/** What is wished of the wired room, of one device or of all of it. */
+/** What is required of the wired room, of one device or of all of it. */
 export const Want = z.discriminatedUnion("want", [
   /** Everything of a player, or of a screen's own apps and tuner, is heard from the sound system. */
   z.strictObject({ want: z.literal("sounds"), device: Slug }),
@@ -68,7 +68,7 @@ export const Brief = z.strictObject({
   wishes: z.string().max(8000).default(""),
   /** Who uses the room. */
   household: z.string().max(300).default(""),
-  /** How many remotes they bear for the loudness of everything; null: not asked. */
+  /** How many remotes they accept for the volume of everything; null: not asked. */
   remotes: z.number().int().min(1).max(9).nullable().default(null),
   /** Where the news should sound from: the sound system always, or the speakers of the screen itself. */
   newsFrom: z.enum(["system", "screen"]).default("system"),
@@ -107,7 +107,7 @@ export function wishedDevices({ bonds, musts, hopes }: Pick<Brief, "bonds" | "mu
   ];
 }
 
-/** The brief once a device is gone: what was wished of it goes with it. */
+/** The brief once a device is gone: what was required of it goes with it. */
 export function briefWithout(brief: Brief, device: string): Brief {
   const names = ({ bonds, musts, hopes }: Partial<Brief>) =>
     wishedDevices({ bonds: bonds ?? [], musts: musts ?? [], hopes: hopes ?? [] }).some((named) => named.device === device);

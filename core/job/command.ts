@@ -106,7 +106,7 @@ export const SingleCommand = z.discriminatedUnion("kind", [
 ]);
 export type SingleCommand = z.infer<typeof SingleCommand>;
 
-/** An edit of a job as data. A batch is done whole or not at all, and undone as one. */
+/** An edit of a job as data. A batch is done completely or not at all, and undone as one. */
 export const Command = z.discriminatedUnion("kind", [
   ...SingleCommand.options,
   z.strictObject({ kind: z.literal("batch"), commands: z.array(SingleCommand).max(1000) }),

@@ -9,7 +9,7 @@ import { Brief } from "./brief";
 export const CableEnd = z.strictObject({ device: Slug, port: Slug });
 export type CableEnd = z.infer<typeof CableEnd>;
 
-/** A cable as it lies: picture runs `from` an output `to` an input. */
+/** A cable as it is installed: picture runs `from` an output `to` an input. */
 export const Cable = z.strictObject({
   id: Slug,
   from: CableEnd,
@@ -18,7 +18,7 @@ export const Cable = z.strictObject({
   lengthM: z.number().positive().max(1000),
   /** one-way: an active or optical cable that works in one direction only. */
   direction: z.enum(["either", "one-way"]).default("either"),
-  /** A one-way cable that lies the wrong way round. */
+  /** A one-way cable that is installed the wrong way round. */
   backwards: z.boolean().default(false),
   /** It was found with both plugs in outputs, or both in inputs: a fact to record and to cure; nothing goes through it. */
   miswired: z.boolean().default(false),
@@ -43,7 +43,7 @@ export const JOB_VERSION = STORED_VERSION;
 export const Room = z.strictObject({ id: Slug, name: z.string().trim().min(1).max(80), seats: z.number().int().min(0).max(99).default(0) });
 export type Room = z.infer<typeof Room>;
 
-/** The gear and cables of a job as they stood at a moment. */
+/** The gear and cables of a job as they were at a moment. */
 export const Snapshot = z.strictObject({
   id: Slug,
   name: z.string().trim().min(1).max(80),

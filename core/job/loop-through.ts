@@ -27,7 +27,7 @@ export function loopThrough(job: Job, from: CableEnd, to: CableEnd): readonly st
   return walk(to, [from.device]);
 }
 
-/** Devices are never changed in place, so what lies behind their sockets is laid out once. */
+/** Devices are never changed in place, so what is behind their sockets is laid out once. */
 const laidOut = new WeakMap<Device, Map<string, readonly CableEnd[]>>();
 
 function outputsBehind(job: Job, entry: CableEnd): readonly CableEnd[] {

@@ -14,7 +14,7 @@ export type Refusal =
   | { readonly code: "no-such-attachment"; readonly attachment: string }
   /** The brief says that the device must stay. */
   | { readonly code: "must-stay"; readonly device: string }
-  /** A device stands in the room, or a run of the brief ends there. */
+  /** A device is in the room, or a run of the brief ends there. */
   | { readonly code: "room-in-use"; readonly room: string }
   /** The brief says that no cable may run between the two rooms. */
   | { readonly code: "run-forbidden"; readonly rooms: readonly [string, string] }

@@ -13,7 +13,7 @@ export function runBetween(job: Job, a: string, b: string): Run | undefined {
 
 /**
  * Why a new cable may not be laid between two sockets: what `whyNotPlug` says, or that the brief allows no cable there.
- * A cable that already lies there is a fact and is never refused.
+ * A cable that is already there is a fact and is never refused.
  */
 export function whyNotLay(job: Job, a: CableEnd, b: CableEnd, ignoring?: string): Refusal | null {
   const refusal = whyNotPlug(job, a, b, ignoring);

@@ -77,7 +77,7 @@ function settingChanges(job: Job, state: SettingState): Change[] {
 }
 
 /**
- * Moving one end of a cable to a free socket, exchanging two that could sit in each other's place, turning one that lies backwards,
+ * Moving one end of a cable to a free socket, exchanging two that could sit in each other's place, turning one that is backwards,
  * and pulling one out, an undone pairing among them.
  */
 function plugChanges(job: Job): Change[] {

@@ -6,7 +6,7 @@ import { scorePicture } from "./picture-score";
 
 /**
  * No picture of a content can be better on a screen than that of the player's best output straight in the screen's best input: whatever
- * lies between can only take away. 0 where the screen has no display, or nobody has said what it shows.
+ * is between can only take away. 0 where the screen has no display, or nobody has said what it shows.
  */
 export function bestPictureScore(player: Device, content: Content, screen: Device): number {
   if (!content.picture) return 0;

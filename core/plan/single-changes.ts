@@ -37,7 +37,7 @@ const inOrder = (changes: readonly WeighedChange[]): readonly WeighedChange[] =>
   changes.toSorted(
     (a, b) =>
       a.lowers.length - b.lowers.length ||
-      // What only makes something worse stands last.
+      // What only makes something worse is last.
       Number(bringsNothing(a)) - Number(bringsNothing(b)) ||
       a.pictureLowers.length - b.pictureLowers.length ||
       costOf([a]) - costOf([b]) ||

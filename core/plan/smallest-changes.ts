@@ -167,7 +167,7 @@ function partsOf(search: Search, record: BestSoFar, node: Node & { readonly solv
   for (const key of bounds.units) {
     const unit = solved.units.find((one) => one.key === key);
     const most = unit && bounds.whileFixed(room, unit, { fixed, plugged: node.plugged, boxes: canHaveBox });
-    // A content that is gone, or can never come back to where it stood, makes every set of this part one that lowers something.
+    // A content that is gone, or can never come back to where it was, makes every set of this part one that lowers something.
     if (!unit || !most || !isAtLeast(most, bounds.least(key))) return [];
     units.push({ unit, now: bounds.worth(solved, unit), most });
   }
@@ -216,7 +216,7 @@ interface Low {
   readonly most: UnitWorth;
 }
 
-/** What a content asks about as far as it stands below its bound: its sound, its picture, or both. */
+/** What a content asks about as far as it is below its bound: its sound, its picture, or both. */
 function askedWhereLow(bounds: Bounds, room: Room, { unit, now, most }: Low): ReadonlySet<Question> {
   const { sound, picture } = bounds.questions(room, unit);
   const isSoundLow = now.sound < most.sound;

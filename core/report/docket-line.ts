@@ -3,7 +3,7 @@ import type { Job, Phase } from "@/core/job";
 import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
-/** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made anew. */
+/** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made again. */
 export const DOCKET_VERSION = 2;
 
 /** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
@@ -35,10 +35,10 @@ export interface DocketLine {
   readonly erasedOn: string | null;
 }
 
-/** So many days a job lies in the bin before it goes for good. */
+/** So many days a job is in the bin before it goes for good. */
 export const BIN_DAYS = 30;
 
-/** Computes the summary from the document as it stands. */
+/** Computes the summary from the document as it is. */
 export function docketSummary(job: Job): DocketSummary {
   const { rows } = solve(job, "planned");
   const questions = openQuestions(job, rows);

@@ -5,7 +5,7 @@ import type { Job } from "@/core/job";
 const CableInVan = z.strictObject({ kind: z.literal("cable"), class: z.enum(CABLE_CLASS_IDS), lengthM: z.number().positive().max(1000) });
 const DeviceInVan = z.strictObject({ kind: z.literal("device"), archetype: z.string().min(1).max(64) });
 
-/** What lies in the van: a cable of a class and length, a box or device from the shelf, or anything else by its name. */
+/** What is in the van: a cable of a class and length, a box or device from the shelf, or anything else by its name. */
 export const StockWhat = z.discriminatedUnion("kind", [
   CableInVan,
   DeviceInVan,

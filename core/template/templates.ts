@@ -159,7 +159,7 @@ const endOf = (text: string): CableEnd => {
   return { device, port };
 };
 
-/** A job begun from a template. Null where there is none by that id. */
+/** A job started from a template. Null where there is none by that id. */
 export function jobFromTemplate(id: string, name: string): Job | null {
   const template = TEMPLATES.find((row) => row.id === id);
   if (!template) return null;

@@ -25,7 +25,7 @@ export function arrivalLines(job: Job, arrival: Arrival): readonly string[] {
   ];
 }
 
-/** How late the sound plays, and how it stands to the picture. */
+/** How late the sound plays, and how it is timed against the picture. */
 function timeLines({ arrives, delayMs, lipSyncMs, lipSync }: Arrival): readonly string[] {
   if (!arrives) return [];
   const sound =

@@ -13,7 +13,7 @@ export const backupSentence = ({
   readonly photos: number;
 }): string => `Written and read back: ${file}, ${formatMegabytes(bytes)} with ${plural(photos, "photo")}. Take it off this machine.`;
 
-/** What came back, and where what stood there before lies. */
+/** What was restored, and where the former data are kept. */
 export function restoredSentence(
   folder: string,
   restored: { readonly jobs: number; readonly photos: number; readonly newest: string | null; readonly replaced: string | null },

@@ -51,7 +51,7 @@ export function eventWords(household: Household, event: string): string {
   return act ? actWords(household.job, act, castOf(household).screen?.nature.device) : event;
 }
 
-/** The same as it stands on the household's card, beside the button. */
+/** The same as printed on the household's card, beside the button. */
 export function cardWords(job: Job, act: Act, screen: string | undefined): string {
   switch (act.act) {
     case "screen-on":
@@ -84,7 +84,7 @@ export const ACT_VERDICT_WORDS: Readonly<Record<ActVerdict["verdict"], string>> 
   unstable: "Unstable",
 };
 
-/** What is not as wished, in one sentence. */
+/** What is not as wanted, in one sentence. */
 export function missSentence(job: Job, miss: Miss): string {
   switch (miss.miss) {
     case "screen-off":

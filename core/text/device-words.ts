@@ -19,7 +19,7 @@ export function passesWords(device: Device): readonly string[] {
   });
 }
 
-/** "To the bar 3 m, to the left satellite 6 m.": how far what hangs on it can stand away. */
+/** "To the bar 3 m, to the left satellite 6 m.": how far what is attached to it can be placed away. */
 export const leadsWords = ({ attachedLeads }: Device): string =>
   upperFirst(`${attachedLeads.map(({ to, lengthM }) => `to ${to} ${formatMetres(lengthM)}`).join(", ")}.`);
 

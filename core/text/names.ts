@@ -7,7 +7,7 @@ export const deviceName = (job: Job, id: string): string => findDevice(job, id)?
 /** A room as people call it in this job; its id where it is gone. */
 export const roomName = (job: Job, id: string): string => job.rooms.find((room) => room.id === id)?.name ?? id;
 
-/** The print at a socket, in quotes as it stands on the back plate. */
+/** The print at a socket, in quotes as printed on the back plate. */
 export const socketPrint = (job: Job, end: CableEnd): string => `“${findPort(job, end)?.label ?? end.port}”`;
 
 export const socketName = (job: Job, end: CableEnd): string => `${deviceName(job, end.device)} ${socketPrint(job, end)}`;

@@ -58,7 +58,7 @@ export function planIdea(plan: WiringPlan, system: string): string {
   return `${first}${left} ${joinSentence(plan, system)}`.trim();
 }
 
-/** How the sound system hangs on the rest. */
+/** How the sound system is connected to the rest. */
 function joinSentence({ job, wires }: WiringPlan, system: string): string {
   const cables = wires.map(({ cable }) => cable);
   const back = cables.find(({ from }) => from.device === system);
@@ -153,7 +153,7 @@ const checked = (check: PlanCheck | null | undefined): string =>
     ? ` ${plural(check.played, "single change")} to it ${check.played === 1 ? "was" : "were"} played as well, and none is better.`
     : "";
 
-/** What came of playing every single change to a plan. */
+/** The result of playing every single change to a plan. */
 export function checkWords(job: Job, check: PlanCheck | null): string {
   if (!check) return "No plan was checked.";
   if (check.better.length === 0) return `Checked: ${plural(check.played, "single change")} to the best plan played, none is better.`;
@@ -237,7 +237,7 @@ export function impossibleSchool(job: Job, school: School, system: string): stri
   return `${SCHOOL_WORDS[school]}: ${reasons[school]}.`;
 }
 
-/** What a plan costs; for parts that nobody priced what such parts cost is reckoned, and said to be. */
+/** What a plan costs; parts without a price are estimated, and the text says so. */
 function spending({ money, unpriced, guessed }: PlanFigures): string {
   if (!unpriced) return money ? `${money} to spend` : "nothing to buy";
   const estimate = `${plural(unpriced, "part")} without a price estimated at ${guessed}`;

@@ -27,7 +27,7 @@ export class Tries {
   wrong(address: string, now: number): void {
     this.all = after(this.all, "all", now);
     const next = after(this.byAddress.get(address) ?? NONE, "address", now);
-    // The latest stands last, so that the oldest are let go first.
+    // The latest is last, so that the oldest are released first.
     this.byAddress.delete(address);
     this.byAddress.set(address, next);
     for (const oldest of this.byAddress.keys()) {

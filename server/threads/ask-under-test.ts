@@ -2,7 +2,7 @@ import { demoJob } from "@/demo/demo-jobs";
 import { ask } from "./ask";
 import { answerTo } from "./questions";
 
-// For tests: asks the thread in a process of its own, and prints what came of it.
+// For tests: asks the thread in a process of its own, and prints the result.
 const question = { ask: "arrivals", job: demoJob("sail-loft"), state: "planned" } as const;
 let ticks = 0;
 setInterval(() => (ticks += 1), 5);

@@ -22,7 +22,7 @@ const store = globalThis as typeof globalThis & { octachordThread?: Thread };
 const thread = (): Thread => (store.octachordThread ??= { worker: null, line: Promise.resolve(), waiting: 0, asked: 0 });
 
 /**
- * Asks the thread beside the server, one question at a time. Its deadline ends the thread, whatever it is doing, and the next question gets
+ * Asks the thread next to the server, one question at a time. Its deadline ends the thread, whatever it is doing, and the next question gets
  * a new one: no job, however tangled, keeps the others waiting.
  */
 export function ask(question: Question): Promise<Outcome<unknown, AskRefusal>> {
@@ -62,7 +62,7 @@ function answered(own: Thread, question: Question): Promise<Outcome<unknown, Ask
   });
 }
 
-/** The thread runs the sources beside the build, so its file is named where no bundler looks. */
+/** The thread runs the sources next to the build, so its file is named where no bundler looks. */
 const THREAD = 'import(require("node:url").pathToFileURL(require("node:path").resolve("server/threads/thread.mjs")).href)';
 
 /** A thread that does not keep the server from ending. */

@@ -96,7 +96,7 @@ function Side({ job, arrival }: { job: Job; arrival: Arrival | null }) {
   );
 }
 
-/** Keeps the job as it stands under a name, to compare with later; and lets kept states go. */
+/** Keeps the job as it is under a name, to compare with later; and lets kept states go. */
 function KeepState() {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();

@@ -125,7 +125,7 @@ function Meanwhile({ arrival }: { arrival: Arrival }) {
   );
 }
 
-/** What tends to go wrong although it works now, and what moves the loudness. */
+/** What tends to go wrong although it works now, and what moves the volume. */
 function Mind({ arrival }: { arrival: Arrival }) {
   const job = useJob((state) => state.job);
   return (

@@ -11,7 +11,7 @@ import styles from "./brief.module.css";
 import { useBrief } from "./use-brief";
 import { briefWords } from "@/ui/words";
 
-/** Rooms and places with what stands there, and where cables may run between them. */
+/** Rooms and places with what is there, and where cables may run between them. */
 export function RoomsSection() {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();

@@ -34,7 +34,7 @@ interface ActStoryProps {
 /** So many cures are told at first. */
 const FIRST = 4;
 
-/** The story of an act: how it ends, what would make it end as wished, and what is wrong with the room's control at all. */
+/** The story of an act: how it ends, what would make it end as wanted, and what is wrong with the room's control at all. */
 export function ActStory({ household, judged, played, looked, onLook, conflicts, reliance, screen }: ActStoryProps) {
   const job = useJob((state) => state.job);
   const cures = played?.cures ?? null;

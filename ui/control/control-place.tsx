@@ -23,7 +23,7 @@ const VIEWS = [
   { key: "trace", name: controlWords.trace },
 ] as const;
 
-/** Who wakes whom, whose loudness moves, which input is chosen: everyday acts on the control bus, their frames and their cures. */
+/** Who wakes whom, whose volume moves, which input is chosen: everyday acts on the control bus, their frames and their cures. */
 export function ControlPlace() {
   const job = useJob((state) => state.job);
   const [wanted, setWanted] = useChosen("act");

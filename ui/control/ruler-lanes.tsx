@@ -111,5 +111,5 @@ export function FrameShape({ mark: { x, sent }, chosen, y, heard }: FrameShapePr
   );
 }
 
-/** A call whether an address is free is well when nobody answers it. */
+/** A poll whether an address is free is well when nobody answers it. */
 const isTaken = ({ acknowledged, frame }: SentFrame): boolean => acknowledged || frame.message === null;

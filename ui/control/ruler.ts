@@ -25,7 +25,7 @@ export interface Ruler {
 const PAUSE_MS = 700;
 /** What happens within this belongs to one moment. */
 const MOMENT_MS = 40;
-/** Room enough that a word stands in the last band. */
+/** Enough room for a word in the last band. */
 const TAIL = 90;
 
 /**

@@ -18,7 +18,7 @@ interface TraceViewProps {
   readonly screen: string | undefined;
 }
 
-/** A trace that an adapter printed, pasted or dropped: explained with the names of this room, and what the chosen act had foreseen otherwise. */
+/** A trace that an adapter printed, pasted or dropped: explained with the names of this room, and what the chosen act predicted differently. */
 export function TraceView({ household, judged, screen }: TraceViewProps) {
   const job = useJob((state) => state.job);
   const [text, setText] = useState("");
@@ -93,6 +93,6 @@ export function TraceView({ household, judged, screen }: TraceViewProps) {
   );
 }
 
-/** An adapter hangs on the wire of the screen. */
+/** An adapter is on the wire of the screen. */
 const mainWire = ({ stations }: Household): number =>
   [...stations.values()].find(({ nature }) => nature.kind === "tv")?.nature.wire ?? [...stations.values()][0]?.nature.wire ?? 0;

@@ -17,7 +17,7 @@ interface BackPlateProps {
   readonly onChoose: (id: string) => void;
 }
 
-/** A device as its back shows it, with its settings beside it. Drawn anew only when it has changed itself: a room has many. */
+/** A device as its back shows it, with its settings beside it. Drawn again only when it has changed itself: a room has many. */
 export const BackPlate = memo(function BackPlate({ device, chosen, onChoose }: BackPlateProps) {
   return (
     <article className={chosen ? styles.deviceChosen : styles.device} aria-labelledby={`device-${device.id}`}>
@@ -47,7 +47,7 @@ export const BackPlate = memo(function BackPlate({ device, chosen, onChoose }: B
 
 function Socket({ device, port }: { device: string; port: Port }) {
   const end = { device, port: port.id };
-  // Words are compared by their letters, so that a socket is drawn anew only when another plug is in it.
+  // Words are compared by their letters, so that a socket is redrawn only when another plug is in it.
   const plugged = useJob(({ job }) => pluggedWords(job, end));
   const place = useJob(({ job }) => pluggedPlace(job, end));
   return (

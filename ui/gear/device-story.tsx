@@ -101,7 +101,7 @@ function FactsTab({ device }: { device: Device }) {
   );
 }
 
-/** Where it stands, and where it comes from. */
+/** Where it is, and where it comes from. */
 function PlaceFields({ device }: { device: Device }) {
   const rooms = useJob((state) => state.job.rooms);
   const devices = useJob((state) => state.job.devices);

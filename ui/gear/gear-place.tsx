@@ -26,7 +26,7 @@ const LANES = [
 
 type Dialog = { readonly kind: "add"; readonly replacing: string | null } | { readonly kind: "table" } | { readonly kind: "walk" };
 
-/** What stands in the room: the back plates themselves are the list, with the settings beside them. */
+/** What is in the room: the back plates themselves are the list, with the settings beside them. */
 export function GearPlace() {
   const devices = useJob((state) => state.job.devices);
   const [wanted, setWanted] = useChosen("device");
@@ -38,7 +38,7 @@ export function GearPlace() {
   useEffect(() => {
     latest.current = setWanted;
   });
-  // One function for all plates, so that choosing another does not draw them all anew.
+  // One function for all plates, so that choosing another does not redraw them all.
   const choose = useCallback((id: string) => latest.current(id), []);
   const close = () => {
     setOpened(null);
@@ -107,7 +107,7 @@ export function GearPlace() {
   );
 }
 
-/** How much is still to be found out on site; the list stands on Brief. */
+/** How much is still to be found out on site; the list is on Brief. */
 function OpenCount() {
   const id = useJob((state) => state.id);
   const job = useJob((state) => state.job);

@@ -12,7 +12,7 @@ import { gearWords } from "@/ui/words";
 const MOST_CHARACTERS = 200_000;
 const MOST_LINES = 150;
 
-/** A table of devices pasted from a spreadsheet or read from a CSV file: looked at first, then added whole or not at all. */
+/** A table of devices pasted from a spreadsheet or read from a CSV file: looked at first, then added completely or not at all. */
 export function TableDialog({ onClose }: { onClose: () => void }) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();

@@ -224,7 +224,7 @@ test("a save that was taken in when the page was closed is not made again by the
   vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => {
     if (init?.method !== "PUT") return Promise.resolve(Response.json({ revision: 2, updatedAt: "2026-11-24T10:00:01Z", document: after }));
     sent.push(JSON.parse(String(init.body)) as Sent);
-    // The server knows the save by its name, and gives the job as it stands.
+    // The server knows the save by its name, and gives the job as it is.
     return Promise.resolve(Response.json({ revision: 2, updatedAt: "2026-11-24T10:00:01Z" }));
   });
   store = createJobStore({ id: "one", job: after, revision: 2, updatedAt: "2026-11-24T10:00:01Z" });

@@ -87,7 +87,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
         save: rest.length ? { kind: "saving" } : { kind: "saved", at: updatedAt },
       });
       channel.postMessage({ revision });
-      // An earlier try was taken in, its answer lost, and the job went on since: the newest is fetched, with the others' edits.
+      // An earlier try was accepted, its answer lost, and the job went on since: the newest is fetched, with the others' edits.
       const current = revision === before + 1 ? null : await fetched();
       if (current) takeIn(current);
       if (rest.length) soon(0);
@@ -114,17 +114,17 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
 
   const takeIn = ({ document, revision, updatedAt }: z.infer<typeof Envelope>) => rebase(store, { job: document, revision, updatedAt });
 
-  /** The job as it stands on the server; null where it gives none. */
+  /** The job as it is on the server; null where it gives none. */
   async function fetched(): Promise<z.infer<typeof Envelope> | null> {
     const response = await fetch(url);
     return response.ok ? Envelope.parse(await response.json()) : null;
   }
 
-  /** What an earlier page could not save is made again on top of the job as it stands. */
+  /** What an earlier page could not save is made again on top of the job as it is. */
   async function replay(): Promise<void> {
     const draft = await drafts.read();
     if (!draft?.commands.length) return;
-    // Under its old name a save that was taken in, its answer unread, is not done twice.
+    // Under its old name a save that was accepted, its answer unread, is not done twice.
     if (draft.attempt) attempt = { ...draft.attempt, revision: store.getState().revision };
     replayDraft(store, draft.commands);
   }

@@ -131,8 +131,8 @@ function change(
 }
 
 /**
- * Takes in the job as it stands on the server and makes the unsaved edits again on top of it.
- * An edit that is no longer possible there is left out and told; undo of what others changed would be a guess, so the history starts anew.
+ * Takes in the job as it is on the server and makes the unsaved edits again on top of it.
+ * An edit that is no longer possible there is left out and told; undo of what others changed would be a guess, so the history starts afresh.
  */
 export function rebase(store: JobStore, current: { job: Job; revision: number; updatedAt: string }): void {
   const { unsaved, board, base, conflicts: unsettled } = store.getState();
@@ -200,7 +200,7 @@ interface Meeting {
 }
 
 /**
- * Whether an edit meets one of another window. What takes it back says what stood there before: where that differs between my job and
+ * Whether an edit meets one of another window. What takes it back says what was there before: where that differs between my job and
  * theirs, both of us changed the same thing, and what takes it back on theirs is their edit. The same edit on both sides is none.
  */
 function conflictOf({ before, there, command, undoHere, undoThere }: Meeting): readonly Conflict[] {

@@ -8,7 +8,7 @@ import { useStock } from "@/ui/stock";
 import type { SmallestChanges, WeighedChange } from "@/core/plan";
 import type { ChangesWorker } from "@/workers/changes-worker";
 
-/** What would move something of a job: every single change, and the smallest set that lifts all; each null while it is being reckoned. */
+/** What would move something of a job: every single change, and the smallest set that lifts all; each null while it is being calculated. */
 export interface Changes {
   readonly single: readonly WeighedChange[] | null;
   readonly smallest: SmallestChanges | null;
@@ -16,7 +16,7 @@ export interface Changes {
 
 const NONE: Changes = { single: null, smallest: null };
 
-/** Reckons the changes of a job aside, with the boxes that the van has to spare. An answer for an older job or another van is never shown. */
+/** Calculates the changes of a job aside, with the boxes that the van has to spare. An answer for an older job or another van is never shown. */
 export function useChanges(job: Job): Changes {
   const stock = useStock();
   const boxes = useMemo(() => (stock ? boxesAtHand(job, stock.items, stock.free).join(" ") : null), [job, stock]);

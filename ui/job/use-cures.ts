@@ -6,7 +6,7 @@ import type { Cure, WeighedCure } from "@/core/cec";
 import type { Job } from "@/core/job";
 import type { ControlWorker, Played } from "@/workers/control-worker";
 
-/** Asks the control worker aside; null while it reckons. An answer to an older question is never shown. */
+/** Asks the control worker aside; null while it calculates. An answer to an older question is never shown. */
 function useAside<Answer>(job: Job, question: string, ask: (worker: Remote<ControlWorker>) => Promise<Answer>): Answer | null {
   const [answer, setAnswer] = useState<{ readonly job: Job; readonly question: string; readonly value: Answer } | null>(null);
   useEffect(() => {

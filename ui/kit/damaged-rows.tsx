@@ -12,7 +12,7 @@ interface DamagedRowsProps {
 
 const MOST_SHOWN = 200;
 
-/** Rows of a list that no longer read, each in its place with its text as it lies there; the others of the list go on. */
+/** Rows of a list that no longer read, each in its place with its text as it is stored; the others of the list go on. */
 export function DamagedRows({ rows, onDrop }: DamagedRowsProps) {
   if (rows.length === 0) return null;
   return (

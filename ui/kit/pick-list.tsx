@@ -8,7 +8,7 @@ export interface PickRow {
   readonly key: string;
   readonly name: string;
   readonly detail: string;
-  /** A row that cannot be picked stands last and says why in its detail. */
+  /** A row that cannot be picked is last and says why in its detail. */
   readonly refused?: boolean;
 }
 

@@ -8,7 +8,7 @@ const LANES: readonly Device["role"][] = ["player", "box", "screen", "sound"];
 
 export type Side = "left" | "right";
 
-/** A plate on the map: where it stands and on which side each socket has its plug. */
+/** A plate on the map: where it is and on which side each socket has its plug. */
 export interface PlacedPlate {
   readonly device: Device;
   readonly x: number;
@@ -19,7 +19,7 @@ export interface PlacedPlate {
 
 /**
  * Plates in lanes by role, each lane from the top in the order of the document, so that what is added stands below and nothing moves;
- * a plate that was dragged stands where it was put. The same job always lies the same way.
+ * a plate that was dragged stands where it was put. The same job always looks the same.
  */
 export function placePlates(job: Job): readonly PlacedPlate[] {
   const used = LANES.filter((role) => job.devices.some((device) => device.role === role));
@@ -45,8 +45,8 @@ export function placePlates(job: Job): readonly PlacedPlate[] {
 }
 
 /**
- * The height at which a cable passes a lane that lies between its ends, so that it is not hidden behind a plate there:
- * above or below all plates there, whichever is nearer. Null where nothing stands in its way.
+ * The height at which a cable passes a lane that is between its ends, so that it is not hidden behind a plate there:
+ * above or below all plates there, whichever is nearer. Null where nothing is in its way.
  */
 export function passingHeight(plates: readonly PlacedPlate[], fromDevice: string, toDevice: string): number | null {
   const [from, to] = [fromDevice, toDevice].map((id) => plates.find(({ device }) => device.id === id));
@@ -54,7 +54,7 @@ export function passingHeight(plates: readonly PlacedPlate[], fromDevice: string
   const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
   const [upper, lower] = [Math.min(from.y, to.y), Math.max(from.y + from.height, to.y + to.height)];
   const between = plates.filter(({ x }) => x >= left + PLATE.width && x + PLATE.width <= right);
-  // Only a plate that stands at the height of the run is in its way.
+  // Only a plate at the height of the run is in its way.
   if (!between.some(({ y, height }) => y < lower && y + height > upper)) return null;
   const top = Math.min(...between.map(({ y }) => y)) - PLATE.gap;
   const bottom = Math.max(...between.map(({ y, height }) => y + height)) + PLATE.gap;
@@ -65,7 +65,7 @@ export function passingHeight(plates: readonly PlacedPlate[], fromDevice: string
 /** Room between two cables that pass the same plates, eight strings of one included. */
 const PASSING_GAP = 40;
 
-/** The height at which each cable passes what stands in its way, those that pass the same plates beside each other. Cables with a free way are not in it. */
+/** The height at which each cable passes what is in its way, those that pass the same plates beside each other. Cables with a free way are not in it. */
 export function passingHeights(plates: readonly PlacedPlate[], cables: Job["cables"]): ReadonlyMap<string, number> {
   const used = new Map<number, number>();
   return new Map(

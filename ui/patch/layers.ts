@@ -21,7 +21,7 @@ export interface SocketWords {
   readonly sentence: string;
 }
 
-/** A layer ready to be drawn: what runs along each cable, what stands on each plate and at each socket. */
+/** A layer ready to be drawn: what runs along each cable, what is on each plate and at each socket. */
 export interface Layer {
   readonly cables: ReadonlyMap<string, CableDrawing>;
   readonly plates: ReadonlyMap<string, string>;

@@ -69,7 +69,7 @@ export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseC
       })),
     [plates],
   );
-  // While a plate is dragged its place is the map's own affair; the job hears of it once, when it is let go.
+  // While a plate is dragged its place is the map's own affair; the job hears of it once, when it is released.
   const [nodes, setNodes, onNodesChange] = useNodesState(laid);
   useEffect(() => setNodes(laid), [laid, setNodes]);
   const passing = useMemo(() => passingHeights(plates, job.cables), [plates, job.cables]);

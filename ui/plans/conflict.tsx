@@ -12,7 +12,7 @@ import { usePlanner } from "./use-plans";
 
 const askConflict = async (planner: Remote<PlansWorker>, question: PlanQuestion): Promise<WishConflict> => planner.conflict(question);
 
-/** Where no plan keeps to all that is wished: the smallest set of hard wishes that cannot all be had. */
+/** Where no plan keeps to all that is wanted: the smallest set of hard wishes that cannot all be had. */
 export function Conflict({ question, onLetGo }: { question: PlanQuestion; onLetGo: () => void }) {
   const job = useJob((state) => state.job);
   const hasMusts = job.brief.musts.length + job.brief.mustStay.length > 0;

@@ -61,7 +61,7 @@ export function PlansPlace() {
   const weights = useMemo(() => weightsIn(wanted) ?? weightsOf({ weighing }), [wanted, weighing]);
   const preset = presetOf(weights);
   const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...stock }, [job, weights, stock]);
-  // Which plans no other beats hangs on no weights: what is played through for it is the same for all.
+  // Which plans no other beats depends on no weights: what is played through for it is the same for all.
   const unweighed = useMemo<PlanQuestion | null>(() => stock && { job, weights: PRESETS["best-sound"], ...stock }, [job, stock]);
   const { planning, stop, again } = usePlans(question);
   const isTrades = view === "trades";
@@ -176,7 +176,7 @@ function NotHere({ job, found, system }: { job: Job; found: PlanSearch; system: 
   );
 }
 
-/** The room as it stood before a plan, kept to compare with, where there is room for one more. */
+/** The room as it was before a plan, kept to compare with, where there is room for one more. */
 function keepBefore(job: Job) {
   if (job.snapshots.length >= MOST_SNAPSHOTS) return [];
   const id = freeId("before-plan", new Set(job.snapshots.map((snapshot) => snapshot.id)));

@@ -10,15 +10,15 @@ import { Choice } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import styles from "./plans.module.css";
 
-/** Nothing wished of plans. */
+/** Nothing required of plans. */
 export const NO_WISHES = { bonds: [], musts: [], hopes: [] } satisfies Partial<Brief>;
 
 const ANYWHERE = "";
 const WANTS = ["sounds", "whole", "picture"] as const;
-/** The fewest remotes that an act can take, and as many as most households bear. */
+/** The fewest remotes that an act can take, and as many as most households accept. */
 const REMOTES = [1, 2] as const;
 
-/** Pins, bans, what must be and what had better be, as the brief keeps them. Planned anew at once with each. */
+/** Pins, bans, what must be and what had better be, as the brief keeps them. Planned again at once with each. */
 export function WishList({ plan }: { plan: WiringPlan | undefined }) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
@@ -147,7 +147,7 @@ export function WishList({ plan }: { plan: WiringPlan | undefined }) {
   );
 }
 
-/** Everything that can be wished of the wired room. */
+/** Everything that can be required of the wired room. */
 function wantsOf(job: Job): readonly Want[] {
   const asked = job.devices.filter(({ sources }) => sources.length > 0);
   const hasScreens = job.devices.filter(({ role, display }) => role === "screen" && display).length > 1;

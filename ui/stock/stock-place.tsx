@@ -22,7 +22,7 @@ interface JobParts extends Reservation {
   readonly visitOn: string | null;
 }
 
-/** What lies in the van: counts, what is set aside for which job, and what to restock. */
+/** What is in the van: counts, what is set aside for which job, and what to restock. */
 interface StockPlaceProps {
   items: readonly StockItem[];
   damaged: readonly { readonly id: string; readonly text: string }[];

@@ -5,7 +5,7 @@ export const THEME_COOKIE = "octachord-theme";
 
 export const isThemeName = (value: unknown): value is ThemeName => THEMES.some((name) => name === value);
 
-/** The same colours as `tokens.css`, where Ant Design must reckon with them; a test keeps the two alike. */
+/** The same colours as `tokens.css`, where Ant Design needs them as values; a test keeps the two the same. */
 export const PALETTE = {
   dim: {
     ground: "#191613",

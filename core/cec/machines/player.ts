@@ -21,7 +21,7 @@ export function playerStep(station: Station, happening: Happening): Step {
 
 const isShown = ({ source, nature }: Station): boolean => source === nature.physical;
 
-/** "I am the source", after the screen was woken; one that cannot say where it stands says it as soon as it can. */
+/** "I am the source", after the screen was woken; one that cannot say where it is says it as soon as it can. */
 const claims = (station: Station): Step =>
   andThen(become(station, { source: station.nature.physical }), (next) =>
     next.placed ? send(next, EVERYONE, { kind: "active-source", address: next.nature.physical }) : stay(next),

@@ -311,7 +311,7 @@ export const BOXES: readonly Archetype[] = [
   },
 ];
 
-/** Open while the selector stands on this input, or is turned to whatever is in use. */
+/** Open while the selector is on this input, or is turned to whatever is in use. */
 function chosenOr(input: string): ConditionInput {
   return {
     either: [

@@ -10,7 +10,7 @@ export interface Television {
   readonly hdcp: "1.4" | "2.2" | "2.3";
   /** The marked return socket, by number, and its kind. */
   readonly returnOn: { readonly input: number; readonly kind: "arc" | "earc" } | null;
-  /** ARC and eARC hang on the one menu item for CEC. */
+  /** ARC and eARC depend on the one menu item for CEC. */
   readonly returnNeedsCec?: boolean;
   readonly apps: readonly string[];
   /** Bitstreams from its HDMI inputs that it hands on. */

@@ -40,7 +40,7 @@ function readDescriptor(bytes: Uint8Array): AudioDescriptor {
   };
 }
 
-/** Writes descriptors back, each with the bytes it stands for. */
+/** Writes descriptors back, each with the bytes it is for. */
 export const writeAudioDescriptors = (descriptors: readonly AudioDescriptor[]): number[] => descriptors.flatMap(({ bytes }) => [...bytes]);
 
 /** A descriptor from what it should say; rates are those a device of its class takes. */

@@ -50,7 +50,7 @@ export const ouiBytes = (oui: number): number[] => [oui & 0xff, (oui >> 8) & 0xf
 
 export const isHdmiVendor = (block: DataBlock): boolean => block.tag === TAG.vendor && ouiOf(block) === OUI.hdmi;
 
-/** The HDMI Forum data stands in a vendor block, or in an extended block of its own after two reserved bytes. */
+/** The HDMI Forum data is in a vendor block, or in an extended block of its own after two reserved bytes. */
 export function hdmiForumPayload(block: DataBlock): Uint8Array | null {
   if (block.tag === TAG.vendor && ouiOf(block) === OUI.hdmiForum) return block.payload.subarray(3);
   return block.tag === TAG.extended && block.extended === EXTENDED.hdmiForum ? block.payload.subarray(2) : null;

@@ -43,7 +43,7 @@ interface Standing {
 interface Output {
   readonly device: Device;
   readonly end: CableEnd;
-  /** The outputs of the same hub that are alike, where nothing lies that would tell them apart; they are told in one order. */
+  /** The outputs of the same hub that are alike, where nothing is that would tell them apart; they are told in one order. */
   readonly alike: readonly string[];
   readonly targets: readonly Target[];
 }

@@ -2,13 +2,13 @@ import { effectiveSetting, type Device } from "@/core/device";
 import type { Question } from "@/core/chain";
 import type { Cable, Job } from "@/core/job";
 
-/** An answer with the questions that it hangs on: where these have the same answers, so has it. */
+/** An answer with the questions that it depends on: where these have the same answers, so has it. */
 export interface Told<Answer> {
   readonly answer: Answer;
   readonly asked: readonly Question[];
 }
 
-/** What was asked next after the same answers, and what came of each answer to it. */
+/** What was asked next after the same answers, and the result of each answer to it. */
 interface Asked<Answer> {
   readonly question: Question;
   readonly then: Map<unknown, Asked<Answer> | Told<Answer>>;

@@ -110,7 +110,7 @@ export class Caps {
     return this.measure.weights.ease * ACTS_SHARE * (this.actsOn(ground, plug, takesPart(heard.player))?.ease ?? Infinity);
   }
 
-  /** What a plug brings at most on a ground: what its acts lose there is known of what was begun. */
+  /** What a plug brings at most on a ground: what its acts lose there is known from what was tried. */
   on(ground: Pick<Ground, "hubs">, plug: Plug): number {
     const looked = this.looked.get(plug);
     const acts = looked && this.actsOn(ground, plug, true);

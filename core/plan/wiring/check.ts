@@ -22,7 +22,7 @@ export interface BetterNeighbour {
   readonly more: number;
 }
 
-/** What came of a check: how many neighbours were played, and those that are better, the best first. */
+/** The result of a check: how many neighbours were played, and those that are better, the best first. */
 export interface PlanCheck {
   readonly played: number;
   readonly better: readonly BetterNeighbour[];

@@ -4,7 +4,7 @@ import { searchPlans, type PlanOptions } from "./search";
 import { wiringSpace, type AtHand, type Bond, type Must } from "./space";
 import { PRESETS } from "./weights";
 
-/** A room with what may be put into it and what is wished of it. */
+/** A room with what may be put into it and what is required of it. */
 export interface Wished {
   readonly job: Job;
   readonly atHand: AtHand;
@@ -46,7 +46,7 @@ export function smallestConflict(wished: Wished, { clock, mostMs = Infinity }: P
   return { kind: "conflict", musts: kept, isSmallest };
 }
 
-/** Devices whose keeping was wished and is wished no more. */
+/** Devices that were to be kept and no longer are. */
 const replaceable = (all: readonly Must[], left: readonly Must[]): readonly string[] =>
   all.flatMap((wish) => (wish.want === "keep" && !left.includes(wish) ? [wish.device] : []));
 

@@ -8,7 +8,7 @@ import { easeAfter } from "./weights";
 
 /** Who hears whom on a backbone, by its control wires. */
 export interface Hearing {
-  /** Whether a socket hangs on the wire of the main screen, of any screen, of the sound system. */
+  /** Whether a socket is on the wire of the main screen, of any screen, of the sound system. */
   readonly ofSocket: (end: CableEnd, controlWire: boolean) => Heard;
   /** The sound system comes on with the main screen, or stays on always. */
   readonly systemFollows: boolean;
@@ -65,14 +65,14 @@ export function hearingOf(space: WiringSpace, job: Job, isHeard: (hub: Device) =
   };
 }
 
-/** How the acts that hang on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
+/** How the acts that depend on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
 export interface ActsAtBest {
   readonly ease: number;
   readonly remotes: number;
 }
 
 /**
- * How the acts that hang on a player can go at best: whoever no control wire leads to is switched on or off by hand, with its own remote,
+ * How the acts that depend on a player can go at best: whoever no control wire leads to is switched on or off by hand, with its own remote,
  * and that is a step of its own.
  */
 export function actsAtBest(space: WiringSpace, hearing: Hearing, device: Device, heard: Heard): ActsAtBest {
@@ -101,7 +101,7 @@ function reckon(space: WiringSpace, { systemFollows }: Hearing, device: Device, 
   return { ease, remotes };
 }
 
-/** What an act hangs on. */
+/** What an act depends on. */
 interface ActHangsOn {
   readonly hasOwn: boolean;
   readonly systemFollows: boolean;

@@ -50,7 +50,7 @@ const spent = (price: number | null, guess: number): Pick<Effort, "money" | "unp
 /** Wires are thought of once for a space, and so is what each of them asks. */
 const asked = new WeakMap<Wire, Effort>();
 
-/** A wire costs nothing where it lies as it is, a plug where it is moved, and is paid for and laid or pulled where it is new. */
+/** A wire costs nothing where it stays, a plug where it is moved, and is paid for and laid or pulled where it is new. */
 export function wireEffort(space: WiringSpace, wire: Wire): Effort {
   const known = asked.get(wire) ?? effortOf(space, wire);
   asked.set(wire, known);
@@ -78,7 +78,7 @@ function isWasted({ screens, system, boxes, players }: WiringSpace, { cable: { f
 function cableEffort(space: WiringSpace, { cable, lying }: Wire): Effort {
   if (lying) {
     const moved = Number(!sameEnd(lying.from, cable.from)) + Number(!sameEnd(lying.to, cable.to));
-    // What lies and stays need not be taken out, which is counted for all of them beforehand.
+    // What is there and stays need not be taken out, which is counted for all of them beforehand.
     return { ...NO_EFFORT, minutes: moved * MINUTES.plug - MINUTES.takeOut };
   }
   if (cable.class === "direct-plug") return { ...NO_EFFORT, minutes: MINUTES.plug };

@@ -39,7 +39,7 @@ function actsOfHousehold(space: WiringSpace): readonly WeighedAct[] {
   return acts.map((act, index) => ({ act, weight: (weights[index] ?? 0) / sum }));
 }
 
-/** The player that an act hangs on; the first for those that begin while something is watched. */
+/** The player that an act depends on; the first for those that begin while something is watched. */
 export const playerOfAct = (space: WiringSpace, act: Act): string | undefined =>
   act.act === "wake" || act.act === "put-away" || act.act === "night-update" ? act.device : space.players[0]?.id;
 

@@ -30,7 +30,7 @@ export interface PlanFigures extends WeighedFigures {
   readonly without: number;
   /** Rows out of step although their sound arrives. */
   readonly outOfStep: number;
-  /** Rows whose answer hangs on a fact that nobody knows, and rows that carry a caution: a known quirk of a device, a lead at its limit. */
+  /** Rows whose answer depends on a fact that nobody knows, and rows that carry a caution: a known quirk of a device, a lead at its limit. */
   readonly unknown: number;
   readonly cautioned: number;
   readonly menus: number;

@@ -33,7 +33,7 @@ export interface Measure {
   readonly plugs: PlugsKnown;
   /** How the acts of a player go, by all on which that rests. */
   readonly ease: Map<string, ActsBound>;
-  /** How the everyday acts go in the rooms that were foreseen, by all on which that rests. */
+  /** How the everyday acts go in the rooms that were predicted, by all on which that rests. */
   readonly acts: Map<string, readonly ActFigures[]>;
 }
 
@@ -50,7 +50,7 @@ export const newMeasure = (space: WiringSpace, weights: Weights): Measure => ({
   acts: new Map(),
 });
 
-/** The rows of a device in a room, from the full engine or from another room that is alike in all that they hang on. */
+/** The rows of a device in a room, from the full engine or from another room that is alike in all that they depend on. */
 export const rowsIn = ({ rows }: Pick<Measure, "rows">, job: Job, device: string): Told<readonly Arrival[]> =>
   rows.of(new Room(job), device, () => {
     const { rows: answer, asked } = arrivalsOnly(job, "planned", device);
@@ -111,7 +111,7 @@ export class Ground {
     return this.own.rows;
   }
 
-  /** The points of what does not hang on a player: the screens' own apps and tuners, and the players that stay as they lie. */
+  /** The points of what does not depend on a player: the screens' own apps and tuners, and the players that stay as they lie. */
   get points(): number {
     return this.own.points - this.menus;
   }

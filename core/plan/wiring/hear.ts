@@ -33,7 +33,7 @@ export interface Heard {
  * Sends the sound and picture of a player through the full engine, with its settings in order. What a player sends for sound does not
  * touch its picture: once no content could sound better, only settings that ask for fewer menus are looked at, with HDMI control on and
  * without it. Nothing is heard where it
- * cannot fulfil what is wished of it, or is not plugged. With it come the questions that all of it hangs on.
+ * cannot fulfil what is required of it, or is not plugged. With it come the questions that all of it depends on.
  * @param mostSounds how much of its sound each content could keep at most, in the order of its contents; all of it where nothing is told
  */
 export function hear(
@@ -48,7 +48,7 @@ export function hear(
   const { device: standIn, wire } = standInOf(space, player, { wire: own, kind });
   const share = contentShare(space.job);
   const laying = wireEffort(space, own);
-  // What can be watched alone hangs on wires, and on no setting of the player.
+  // What can be watched alone depends on wires, and on no setting of the player.
   const isAlone = isSeenAlone(space, jobWith(space, ground.hubs, [...ground.backbone.wires, wire], [standIn]), standIn);
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const heard: Heard[] = [];

@@ -109,7 +109,7 @@ export class Leads {
   }
 }
 
-/** Of leads that differ only in which of some equal sockets they lead into one: that which lies there already, else the first. */
+/** Of leads that differ only in which of some equal sockets they lead into one: that which is there already, else the first. */
 function oneOfEach(leads: readonly Possible[]): readonly Possible[] {
   const kept = new Map<string, Possible>();
   for (const lead of leads) if (!kept.has(lead.likeness) || lead.wires.some(isUnchanged)) kept.set(lead.likeness, lead);

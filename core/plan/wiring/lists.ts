@@ -25,7 +25,7 @@ export type ShoppingLine =
   /** Adapters that leave out the control wire. */
   | { readonly kind: "adapter"; readonly count: number };
 
-/** What a plan asks for beyond what lies in the room, cables of a kind together, in lengths that are sold. */
+/** What a plan asks for beyond what is in the room, cables of a kind together, in lengths that are sold. */
 export function shoppingOf({ boxes, wires }: WiringPlan): readonly ShoppingLine[] {
   const cables = new Map<string, { class: CableClass; lengthM: number; count: number; supply: Supply }>();
   const adapters = wires.filter(hasAdapter).length;
@@ -49,7 +49,7 @@ export function shoppingOf({ boxes, wires }: WiringPlan): readonly ShoppingLine[
 /** A cable of the plan, with what was there before. */
 export interface ScheduleLine {
   readonly cable: Cable;
-  /** As it lies, in another socket than now, or new. */
+  /** As it is, in another socket than now, or new. */
   readonly work: "stays" | "moves" | "new";
   /** It gets an adapter that leaves out the control wire. */
   readonly adapter: boolean;

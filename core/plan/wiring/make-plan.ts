@@ -34,7 +34,7 @@ export interface WiringPlan {
 export const backboneEffort = (space: WiringSpace, { boxes, wires }: Backbone): Effort =>
   [...boxes.map(boxEffort), ...wires.map((wire) => wireEffort(space, wire))].reduce(addEffort, takeOutEffort(space));
 
-/** A plan as far as it can be foreseen. */
+/** A plan as far as it can be predicted. */
 export interface Foreseen {
   readonly points: number;
   readonly figures: WeighedFigures;

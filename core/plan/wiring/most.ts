@@ -41,7 +41,7 @@ export type SoundsOf = (device: Device) => readonly number[];
 
 /**
  * Caps for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
- * whole sound where sound comes through at all; the acts that hang on a player as wished.
+ * whole sound where sound comes through at all; and all acts that depend on a player go as wanted.
  * @param pictureOn how much of its picture each content of a player can keep on a screen at best, in the order of its contents
  */
 export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureOn): Most {
@@ -66,7 +66,7 @@ export function mostOf(space: WiringSpace, weights: Weights, pictureOn: PictureO
   };
 }
 
-/** The news may be wished from the screen's own speakers. */
+/** The news may be wanted from the screen's own speakers. */
 export const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
 
 function capOf(
@@ -110,7 +110,7 @@ export function withoutSocket(space: WiringSpace, weights: Weights, player: Devi
   return kept * contentShare(space.job) + hopesAtMost(space, player.id);
 }
 
-/** How much of the ease of everyday acts hangs on a player: waking it, and for the first one all that is not the waking of another. */
+/** How much of the ease of everyday acts depends on a player: waking it, and for the first one all that is not the waking of another. */
 export function easeShare(space: WiringSpace, player: string, counts: (act: Act) => boolean = () => true): number {
   return commonActs(space).reduce((sum, { act, weight }) => (playerOfAct(space, act) === player && counts(act) ? sum + weight : sum), 0);
 }

@@ -3,7 +3,7 @@ import { findDevice, Want, type Job } from "@/core/job";
 import type { Must, WiringSpace } from "./space";
 import { HOPE_POINTS } from "./weights";
 
-/** Whether the rows of a device fulfil everything that must be of it. A device without rows fulfils nothing that is wished of them. */
+/** Whether the rows of a device fulfil everything that must be of it. A device without rows fulfils nothing that is required of them. */
 export const fulfils = (space: WiringSpace, device: string, rows: readonly Arrival[]): boolean =>
   space.musts.every((want) => !isOf(want, device) || isGiven(want, rows, screensFor(space, device)));
 

@@ -12,7 +12,7 @@ export type Passed = Pick<KeptAtMost, "sounds" | "pictures">;
 
 /**
  * What could come at most of a device in a room: its sound with every switch at will, its picture as the room is set; from another room
- * where that is alike in all that it hangs on.
+ * where that is alike in all that it depends on.
  * @param jobOf the room as a job, made only where it is needed
  */
 export function passedIn({ space, sounds, pictures }: Measure, room: Room, device: Device, jobOf: () => Job): Passed {

@@ -26,7 +26,7 @@ interface IntoKind {
   readonly most: readonly number[];
 }
 
-/** Plugs into kinds of sockets, by all that they hang on: they come up again on most backbones. */
+/** Plugs into kinds of sockets, by all that they depend on: they come up again on most backbones. */
 export type PlugsKnown = Map<string, IntoKind>;
 
 /** A backbone with every way to plug its players in, and the most that all of it can bring. */

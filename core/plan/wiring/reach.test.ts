@@ -22,7 +22,7 @@ describe("what is reached from a socket", () => {
     const reach = reachOf(space, backboneOf(space, "receiver>tv"));
     expect(reach({ device: "tv", port: "hdmi1" })).toMatchObject({ screens: new Set(["tv"]), sounds: true });
     expect(reach({ device: "receiver", port: "hdmi-in1" })).toMatchObject({ screens: new Set(["tv"]), sounds: true });
-    // The projector hangs on nothing and has no sound.
+    // The projector is connected to nothing and has no sound.
     expect(reach({ device: "projector", port: "hdmi1" })).toMatchObject({ screens: new Set(["projector"]), sounds: false });
   });
 

@@ -190,7 +190,7 @@ function pointsOf(
   };
 }
 
-/** Whether a wired room has what is wished, told anew from its board. */
+/** Whether a wired room has what is wanted, told again from its board. */
 function isHadBy({ screens }: WiringSpace, want: Must, board: readonly Arrival[], remotes: number): boolean {
   if (want.want === "remotes") return remotes <= want.most;
   const rows = board.filter(({ player }) => player === want.device);

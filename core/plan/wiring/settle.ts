@@ -18,7 +18,7 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
   readonly settings: readonly SettingChoice[];
   readonly effort: Effort;
   readonly points: number;
-  /** The acts that hang on its player alone take so many remotes; with others in the room never fewer. */
+  /** The acts that depend on its player alone take so many remotes; with others in the room never fewer. */
   readonly remotes: number;
   /** No more points than this with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
   readonly most: number;
@@ -35,7 +35,7 @@ export function unplugged({ space, weights }: Measure, { player, kind, wire }: P
 }
 
 /**
- * Judges the acts that hang on a player for each choice of its settings that was heard, and takes the best: settings of a player are its
+ * Judges the acts that depend on a player for each choice of its settings that was heard, and takes the best: settings of a player are its
  * own affair, so only the best of them can stand in a best plan, and of equal ones the first.
  * Choices that cannot be the best by what their acts bring at most are not judged.
  */
@@ -76,7 +76,7 @@ interface Judging {
 
 const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }) => arrives !== null);
 
-/** How the acts that hang on one player go where it is alone. */
+/** How the acts that depend on one player go where it is alone. */
 export interface ActsBound {
   /** At most so easy. */
   readonly ease: number;
@@ -85,7 +85,7 @@ export interface ActsBound {
 }
 
 /**
- * At most so easy can the acts be that hang on one player: waking it, and for the first player those that begin while it is watched.
+ * At most so easy can the acts be that depend on one player: waking it, and for the first player those that begin while it is watched.
  * With others in the room an address can be missing, never be more.
  */
 export function actsBound({ space, ease }: Measure, ground: Ground, { player: set, wire, rows }: Heard): ActsBound {

@@ -89,10 +89,10 @@ function likenessOf(device: Device, port: Port): string {
   return known;
 }
 
-/** Everything that is true of a socket, with its own name left out wherever it stands: each input of a switch is chosen by its own. */
+/** Everything that is true of a socket, with its own name left out wherever it is: each input of a switch is chosen by its own. */
 function likeness(device: Device, port: Port): string {
   const { id, label: _label, ...facts } = port;
-  // Where it stands among others it counts alike with each of them, whatever the order.
+  // Where it is among others it counts alike with each of them, whatever the order.
   const nameless = (_key: string, value: unknown): unknown =>
     Array.isArray(value) && value.includes(id) ? ["itself, one of", value.length] : value === id ? "itself" : value;
   const told = (value: unknown): readonly string[] => [JSON.stringify(value, nameless)].filter((words) => words.includes('"itself'));

@@ -3,7 +3,7 @@ import type { CableClass, SettingKey } from "@/core/facts";
 import type { Device, HdmiPort } from "@/core/device";
 import { cableAt, chosenSoundSystem, type Bond as BriefBond, type Cable, type CableEnd, type Job, type Want } from "@/core/job";
 
-/** A box that a plan may use: one that lies in the room, or one of the van or the shop with its price. */
+/** A box that a plan may use: one that is in the room, or one of the van or the shop with its price. */
 export interface BoxAtHand {
   readonly device: Device;
   /** Null: not priced. What is in the room already costs nothing. */
@@ -28,7 +28,7 @@ export interface AtHand {
 /** A wish that a plan must fulfil, or it is none: one of the brief, or that a device stays, for else another of its kind may take its place. */
 export type Must = Want | { readonly want: "keep"; readonly device: string };
 
-/** What is wished of plans: what they must keep to, what they must fulfil, and what they had better. */
+/** What is required of plans: what they must keep to, what they must fulfil, and what they had better. */
 export interface PlanWishes {
   readonly bonds?: readonly Bond[];
   readonly musts?: readonly Must[];
@@ -49,7 +49,7 @@ export type Bond =
   | { readonly bond: "use-school"; readonly school: string }
   | { readonly bond: "use-setting"; readonly device: string; readonly key: SettingKey; readonly value: string };
 
-/** What a plan of a room decides, and what stays as it lies. */
+/** What a plan of a room decides, and what stays as it is installed. */
 export interface WiringSpace {
   readonly job: Job;
   readonly system: Device;
@@ -58,7 +58,7 @@ export interface WiringSpace {
   readonly players: readonly Device[];
   readonly boxes: readonly BoxAtHand[];
   readonly vanCables: readonly CableAtHand[];
-  /** Devices and cables that no plan touches: players without HDMI, and what they hang on. */
+  /** Devices and cables that no plan touches: players without HDMI, and what they depend on. */
   readonly fixedDevices: readonly Device[];
   readonly fixedCables: readonly Cable[];
   /** Cables that lie now and that a plan may use again between the same two devices. */
@@ -101,7 +101,7 @@ export function wiringSpace(
   const decided = new Set([system.id, ...[...screens, ...players].map(({ id }) => id)]);
   const own = job.devices.filter(({ id, role }) => role === "box" && !fixed.has(id));
   const movable = new Set([...decided, ...own.map(({ id }) => id)]);
-  // What a player sends by another plug than HDMI stays as it lies.
+  // What a player sends by another plug than HDMI stays as it is installed.
   const isOther = ({ from }: Cable) => players.some((player) => player.id === from.device && hdmiOut(player)?.id !== from.port);
   const isLying = (cable: Cable) => movable.has(cable.from.device) && movable.has(cable.to.device) && !isOther(cable);
   const household = householdOf(job);
@@ -138,7 +138,7 @@ function roomOfBoxes(players: readonly Device[]): string | null {
   return rooms.reduce<string | null>((best, room) => (best === null || count(room) > count(best) ? room : best), null);
 }
 
-/** Players without HDMI, other sound systems, and every box that such a thing hangs on. */
+/** Players without HDMI, other sound systems, and every box that such a thing depends on. */
 function fixedIds(job: Job, system: string): ReadonlySet<string> {
   const fixed = new Set(
     job.devices

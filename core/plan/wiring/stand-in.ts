@@ -59,7 +59,7 @@ function equalsIn(space: WiringSpace): ReadonlyMap<string, readonly number[]> {
   );
 }
 
-/** Set as the player is for which it stands. */
+/** With the settings of the player that uses it. */
 export const setLike = (standIn: Device, settings: readonly SettingChoice[]): Device =>
   withSettings(
     standIn,

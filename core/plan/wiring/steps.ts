@@ -187,7 +187,7 @@ function assignedOn(run: Run, on: OnGround, floor: number): readonly Step[] {
   return isAtOnce ? played(run, step) : [step];
 }
 
-/** Plays an assignment through the full engine, where it can be foreseen that it is the best of its school so far, and gives what is left beside it. */
+/** Plays an assignment through the full engine, where it can be predicted that it is the best of its school so far, and gives what is left beside it. */
 function played(run: Run, { on, plugs, chosen, bound }: Extract<Step, { step: "assignment" }>): readonly Step[] {
   const { school, ground, tables } = on;
   const left = () => divided(tables, plugs).map((rest) => playersOn({ ...on, tables: rest }, bound));

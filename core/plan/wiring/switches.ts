@@ -2,7 +2,7 @@ import type { Question } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import { effectiveSetting, type Device } from "@/core/device";
 
-/** A switch of a hub that was asked about, and how it stood. */
+/** A switch of a hub that was asked about, and how it was. */
 export interface Switch {
   readonly device: string;
   readonly key: SettingKey;

@@ -42,7 +42,7 @@ export function pictureKept({ content, picture, pictureLosses, arrives }: Arriva
 /** How much is kept of a picture that is shown: what it loses costs half of it. */
 export const shownKept = (losses: Arrival["pictureLosses"]): number => (losses.length === 0 ? 1 : 0.5);
 
-/** How easy an act is, 0 to 1: as wished, with steps that remain, or not at all. */
+/** How easy an act is, 0 to 1: as wanted, with steps that remain, or not at all. */
 export function actEase({ verdict, steps }: Pick<ActFigures, "verdict" | "steps">): number {
   if (verdict === "as-wished") return 1;
   return verdict === "with-a-step" ? easeAfter(steps) : 0;
@@ -51,7 +51,7 @@ export function actEase({ verdict, steps }: Pick<ActFigures, "verdict" | "steps"
 /** How easy an act is of which so many steps are left to a person. */
 export const easeAfter = (steps: number): number => (steps === 0 ? 1 : Math.max(0.2, 0.7 - 0.15 * (steps - 1)));
 
-/** How much of the ease of a household lies in its everyday acts; the rest is how many players can be watched while the sound system sleeps. */
+/** How much of the ease of a household is in its everyday acts; the rest is how many players can be watched while the sound system sleeps. */
 export const ACTS_SHARE = 0.9;
 
 /** Points lost for each player that finds no socket at all: whatever else is spared, the household wants to use what it has. */
@@ -76,7 +76,7 @@ export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
   "night-update": 2,
 };
 
-/** Minutes on site, as an installer of some years reckons them; the sum is an estimate and says so. */
+/** Minutes on site, as an installer of some years calculates them; the sum is an estimate and says so. */
 export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, pairing: 5, setting: 1, takeOut: 1 } as const;
 
 /** What a part counts whose price nobody gave, in the currency of the settings: of the size of what such parts cost. */

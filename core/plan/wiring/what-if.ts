@@ -5,7 +5,7 @@ import { inputKinds, NO_SOCKETS } from "./sockets";
 import type { WiringSpace } from "./space";
 import type { Weights } from "./weights";
 
-/** Something about a room that is thought otherwise, to see how much hangs on it. */
+/** Something about a room that is thought otherwise, to see how much depends on it. */
 export type Supposition =
   /** A device with one more socket like one that it has. */
   | { readonly suppose: "one-more-input"; readonly device: string }

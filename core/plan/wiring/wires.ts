@@ -14,10 +14,10 @@ import {
 } from "@/core/job";
 import type { WiringSpace } from "./space";
 
-/** A cable of a plan: one that lies already between the two devices, perhaps in other sockets of them, or a new one. */
+/** A cable of a plan: one that is already between the two devices, perhaps in other sockets of them, or a new one. */
 export interface Wire {
   readonly cable: Cable;
-  /** The cable that lies now; null: it is new. */
+  /** The cable that is there now; null: it is new. */
   readonly lying: Cable | null;
 }
 
@@ -29,7 +29,7 @@ const thoughtOf = new WeakMap<WiringSpace, Map<string, readonly Wire[]>>();
 
 /**
  * The cables that could join an output and an input: those that lie between the two devices with such plugs, and a new one unless the
- * best there is lies already, none may be bought, or the brief allows no cable there.
+ * best there is is already installed, none may be bought, or the brief allows no cable there.
  * @param job a room in which both devices stand and the two sockets are free, and in which the wire would close no loop
  */
 export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): readonly Wire[] {
@@ -44,7 +44,7 @@ export function wiresBetween(space: WiringSpace, job: Job, from: CableEnd, to: C
 /** It carries sound alone. */
 export const isLead = ({ class: kind }: Cable): boolean => cableClassFact(kind).ends[0] !== "hdmi";
 
-/** A wire that lies as it does now. */
+/** A wire that stays as it is now. */
 export const isUnchanged = ({ cable, lying }: Wire): boolean =>
   lying !== null && sameEnd(lying.from, cable.from) && sameEnd(lying.to, cable.to) && lying.controlWire === cable.controlWire;
 

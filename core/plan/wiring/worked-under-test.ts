@@ -7,7 +7,7 @@ import { judge, unplugged, type PlayerOption } from "./settle";
 import { type WiringSpace } from "./space";
 import { ACTS_SHARE, PRESETS } from "./weights";
 
-/** The points of acts that all go as wished. */
+/** The points of acts that all go as wanted. */
 const actsAnywhere = ({ space, weights }: Measure, player: string): number => weights.ease * ACTS_SHARE * easeShare(space, player);
 
 /** A plug worked out whole, whatever could win. */

@@ -2,7 +2,7 @@ import { database, eraseJob } from "@/server";
 import { answer } from "../../../answer";
 import { noSuchJob, problem } from "../../../problem";
 
-/** Erases a job that lies in the bin for good; the answer says what went. */
+/** Erases a job that is in the bin for good; the answer says what went. */
 export const POST = answer<{ id: string }>(async (_request, { id }) => {
   const erased = await eraseJob(await database(), id);
   if (erased.ok) return Response.json({ erased: [erased.value] });
