@@ -23,6 +23,12 @@ module.exports = {
       "Another core room is entered by its index.",
     ),
     forbid(
+      "planner-doors",
+      { path: "^core/plan/wiring/([^/]+)/", pathNot: ["\\.test\\.ts$", "/under-test/"] },
+      { path: "^core/plan/wiring/([^/]+)/", pathNot: ["^core/plan/wiring/$1/", "^core/plan/wiring/[^/]+/index\\.ts$"] },
+      "A room of the planner is entered by its index.",
+    ),
+    forbid(
       "doors-from-outside",
       { path: "^(app|ui|server|workers|cli|demo|bench)/" },
       { path: "^core/[^/]+/", pathNot: "^core/[^/]+/index\\.ts$" },

@@ -63,7 +63,7 @@ describe("the demo jobs", () => {
     const plan = bestOf(demoJob("village-hall"), "best-sound");
     expect(plan).toMatchObject({ school: "split", figures: { sound: 1, picture: 1, pulls: 1 } });
     expect([...new Set(plan.places.values())]).toEqual(["matrix"]);
-    expect(plan.wires.filter(({ lying }) => !lying).map(({ cable }) => cable.class)).toEqual(["hybrid-optical-hdmi"]);
+    expect(plan.wires.filter(({ existing }) => !existing).map(({ cable }) => cable.class)).toEqual(["hybrid-optical-hdmi"]);
   });
 
   test("Receiver Den: the box that quarrels goes to the screen with its control off, which costs nothing, whoever would lose over ARC into the receiver", () => {

@@ -5,7 +5,7 @@ import { ALIKE, BestSoFar, type Solution } from "./best-so-far";
 import { makeBounds, type Bounds, type Room } from "./bounds";
 import { asked, meets, socketsOf, type ChangeQuestions } from "./change-questions";
 import { costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
-import { FirstQueue } from "./first-queue";
+import { PriorityQueue } from "./priority-queue";
 import { delayChange } from "./delay-change";
 import { movedRooms, type MovedRows } from "./moved-rows";
 import { purchases } from "./purchase";
@@ -139,7 +139,7 @@ function branchAndBound(
     estimate: 0,
   };
   // The cheapest first, and of those the one that is furthest on.
-  const queue = new FirstQueue<Node>((a, b) => a.estimate - b.estimate || b.cost - a.cost);
+  const queue = new PriorityQueue<Node>((a, b) => a.estimate - b.estimate || b.cost - a.cost);
   queue.push(root);
   let looked = 0;
   for (let node = queue.take(); node; node = queue.take()) {

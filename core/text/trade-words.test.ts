@@ -45,7 +45,7 @@ describe("what is supposed", () => {
 describe("a trade beside others", () => {
   const traded = (trade: Trade): TradedPlan => ({ plan, trade });
 
-  test("is told by what it alone is best in, else by what it shares, else as lying between", () => {
+  test("is told by what it alone is best in, else by what it shares, else as existing between", () => {
     const all = [
       traded({ arrivals: 1, ease: 0.7, cost: 200, work: 60 }),
       traded({ arrivals: 0.8, ease: 1, cost: 100, work: 40 }),

@@ -1,42 +1,75 @@
-export { bestAssignment, type Assignment, type WorthTable } from "./assignment";
-export { smallestConflict, type WishConflict, type Wished } from "./conflict";
-export { readMust, readWant } from "./musts";
-export { atHand, boxOfShelf } from "./at-hand";
-export { type PlanFigures } from "./figures";
-export { failingActs } from "./everyday-acts";
 export {
-  delaysOf,
-  scheduleOf,
-  settingsSheetOf,
-  shoppingOf,
-  soldLength,
-  type DelayLine,
-  type ScheduleLine,
-  type ShoppingLine,
-} from "./lists";
-export { planCommand } from "./plan-command";
-export { pinnable, readAsked, readForbidden, readPin, readWishes, type WrittenWishes } from "./read-bond";
-export { presetOf, readWeights, TUNABLE, TUNABLE_NAMES, writeWeights } from "./read-weights";
-export { SCHOOLS, type School } from "./schools";
-export { isCutOff } from "./leads";
-export type { WiringPlan } from "./make-plan";
-export { checkedPlans, type CheckedSearch } from "./polish";
-export { checkPlan, worthOfRoom, type BetterNeighbour, type PlanCheck } from "./check";
-export { searchPlans, type PlanOptions, type PlanSearch } from "./search";
-export {
-  wiringSpace,
-  wishesOf,
+  atHand,
   type AtHand,
   type Bond,
   type BoxAtHand,
+  boxOfShelf,
   type CableAtHand,
   type Must,
   type PlanWishes,
+  wiringSpace,
   type WiringSpace,
+  wishesOf,
 } from "./space";
-export { PRESETS, PRESET_NAMES, weightsOf, type Preset, type Weights } from "./weights";
-export type { Trade, TradedPlan } from "./trade";
-export { MOST_TRADES, tradesOf, type Trades } from "./trades";
-export { unseenOn, type Unseen } from "./unseen";
-export { whatIfs, type Supposition, type WhatIf } from "./what-if";
-export { whyNot, type WhyNot } from "./why-not";
+export {
+  failingActs,
+  type PlanFigures,
+  type Preset,
+  PRESET_NAMES,
+  presetOf,
+  PRESETS,
+  readMust,
+  readWant,
+  readWeights,
+  TUNABLE,
+  TUNABLE_NAMES,
+  type Weights,
+  weightsOf,
+  writeWeights,
+} from "./evaluation";
+export { isCutOff, type School, SCHOOLS } from "./topology";
+export {
+  type Assignment,
+  bestAssignment,
+  type PlanOptions,
+  type PlanSearch,
+  searchPlans,
+  type WiringPlan,
+  type WorthTable,
+} from "./search";
+export { MOST_TRADES, type Trade, type TradedPlan, type Trades, tradesOf } from "./trades";
+export {
+  type BetterNeighbour,
+  checkedPlans,
+  type CheckedSearch,
+  checkPlan,
+  type PlanCheck,
+  smallestConflict,
+  type Supposition,
+  type Unseen,
+  unseenOn,
+  type WhatIf,
+  whatIfs,
+  whyNot,
+  type WhyNot,
+  type WishConflict,
+  type Wished,
+  worthOfRoom,
+} from "./explain";
+export {
+  type DelayLine,
+  delaysOf,
+  pinnable,
+  planCommand,
+  readAsked,
+  readForbidden,
+  readPin,
+  readWishes,
+  type ScheduleLine,
+  scheduleOf,
+  settingsSheetOf,
+  type ShoppingLine,
+  shoppingOf,
+  soldLength,
+  type WrittenWishes,
+} from "./report";

@@ -1,0 +1,134 @@
+import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
+import type { Device } from "@/core/device";
+import type { CableEnd, Job } from "@/core/job";
+import { commonActs, easeAfter, playerOfAct } from "../evaluation";
+import { socketKey, type WiringSpace } from "../space";
+
+/** Who hears whom on a topology, by its control wires. */
+export interface ControlReach {
+  /** Whether a socket is on the wire of the main screen, of any screen, of the sound system. */
+  readonly ofSocket: (end: CableEnd, controlWire: boolean) => ReachedBy;
+  /** The sound system comes on with the main screen, or stays on always. */
+  readonly systemFollows: boolean;
+}
+
+/** What a player is reached by from where it is plugged. */
+export interface ReachedBy {
+  readonly mainScreen: boolean;
+  readonly anyScreen: boolean;
+  readonly system: boolean;
+}
+
+/** The hubs that take no part as they are set; configurations with the same ones can be reached alike. */
+export function controlOffKey(hubs: readonly Device[]): string {
+  const known = controlOff.get(hubs) ?? hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
+  controlOff.set(hubs, known);
+  return known;
+}
+
+/** Hubs as they are set are never changed in place. */
+const controlOff = new WeakMap<readonly Device[], string>();
+
+/**
+ * Lays out who could hear whom in a room without players.
+ * @param isOnBus the hubs that take part: all of them where their settings are still open
+ */
+export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Device) => boolean = () => true): ControlReach {
+  const wires = controlWires(job);
+  const wiresAt = (device: Device): ReadonlySet<number> =>
+    new Set(device.ports.flatMap(({ id, connector }) => (connector === "hdmi" ? [wires.of({ device: device.id, port: id })] : [])));
+  const at = (ids: readonly string[]) =>
+    new Set(job.devices.filter((device) => ids.includes(device.id) && isOnBus(device)).flatMap((device) => [...wiresAt(device)]));
+  const main = at(space.mainScreen === null ? [] : [space.mainScreen]);
+  const screens = at(space.screens.map(({ id }) => id));
+  const system = at([space.system.id]);
+  // One with a knob alone is left on, one that is the screen is on with it.
+  const isLeftOn = space.system.volume === "knob" || kindOf(space.system) !== "audio";
+  const reachedAt = (end: CableEnd, controlWire: boolean): ReachedBy => {
+    const wire = controlWire ? wires.of(end) : null;
+    const isOn = (some: ReadonlySet<number>) => wire !== null && some.has(wire);
+    const anyScreen = isOn(screens);
+    // A sound system is woken by a screen that was woken, over the wire of all three. Source: CEC 1.4 §13.15.
+    return { mainScreen: isOn(main), anyScreen, system: isLeftOn || (anyScreen && isOn(system)) };
+  };
+  const known = new Map<string, ReachedBy>();
+  return {
+    systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
+    ofSocket: (end, controlWire) => {
+      const key = controlWire ? socketKey(end) : `${socketKey(end)} unheard`;
+      const found = known.get(key) ?? reachedAt(end, controlWire);
+      known.set(key, found);
+      return found;
+    },
+  };
+}
+
+/** How the acts that depend on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
+export interface ActsUpperBound {
+  readonly ease: number;
+  readonly remotes: number;
+}
+
+/**
+ * How the acts that depend on a player can go at best: whoever no control wire leads to is switched on or off by hand, with its own remote,
+ * and that is a step of its own.
+ */
+export function actsUpperBound(space: WiringSpace, reach: ControlReach, device: Device, reached: ReachedBy): ActsUpperBound {
+  const bySpace = memo.get(space) ?? new Map<string, ActsUpperBound[]>();
+  memo.set(space, bySpace);
+  const known = bySpace.get(device.id) ?? [];
+  bySpace.set(device.id, known);
+  const { mainScreen, anyScreen, system } = reached;
+  const way = [reach.systemFollows, mainScreen, anyScreen, system].reduce((bits, one) => bits * 2 + Number(one), 0);
+  return (known[way] ??= computeBound(space, reach, device, reached));
+}
+
+/** A space is never changed in place, and there are few ways in which a device can be reached, each told by a number. */
+const memo = new WeakMap<WiringSpace, Map<string, ActsUpperBound[]>>();
+
+function computeBound(space: WiringSpace, { systemFollows }: ControlReach, device: Device, reached: ReachedBy): ActsUpperBound {
+  const main = space.screens.find(({ id }) => id === space.mainScreen);
+  const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
+  let [ease, remotes] = [0, 1];
+  for (const { act, weight } of commonActs(space)) {
+    if (playerOfAct(space, act) !== device.id) continue;
+    const goes = leastSteps(act, { hasOwn, systemFollows, reached, newsFromScreen: space.job.brief.newsFrom === "screen" });
+    ease += goes ? weight * easeAfter(goes.steps) : 0;
+    remotes = Math.max(remotes, goes?.remotes ?? Infinity);
+  }
+  return { ease, remotes };
+}
+
+/** What an act depends on. */
+interface ActConditions {
+  readonly hasOwn: boolean;
+  readonly systemFollows: boolean;
+  readonly reached: ReachedBy;
+  readonly newsFromScreen: boolean;
+}
+
+/** The steps that are left of an act at least, and the remotes that it takes with them; null: it cannot be done. */
+function leastSteps(act: Act, on: ActConditions): { readonly steps: number; readonly remotes: number } | null {
+  const { hasOwn, systemFollows, reached, newsFromScreen } = on;
+  // Each of them is switched with a remote of its own, beside the one that the act begins with.
+  const byHand = (...follows: readonly boolean[]) => {
+    const steps = follows.filter((one) => !one).length;
+    return { steps, remotes: 1 + steps };
+  };
+  switch (act.act) {
+    case "wake": {
+      if (reached.anyScreen) return byHand(reached.system);
+      // Screen and input are chosen by hand, with one remote.
+      const { steps, remotes } = byHand(false, reached.system);
+      return { steps: steps + 1, remotes };
+    }
+    case "screen-off":
+      return byHand(reached.mainScreen, systemFollows);
+    case "screen-on":
+      return byHand(systemFollows || !hasOwn);
+    case "news":
+      return byHand(systemFollows || newsFromScreen);
+    default:
+      return byHand();
+  }
+}

@@ -1,0 +1,29 @@
+import { idealForms, isFull, keptOf, optimisticArrivals, type Rig } from "@/core/chain";
+import type { Device } from "@/core/device";
+import { isFromScreen } from "./upper-bounds";
+import type { WiringSpace } from "../space";
+import { soundKept } from "../evaluation";
+
+/** Whatever else is set, the cables and plugs of a topology stay. */
+const AS_WIRED = { plugs: false, cables: false } as const;
+
+/**
+ * How much of its sound each content of a device could keep in a room, 0 to 1, in the order of its contents: the best of all that could
+ * arrive while every setting is chosen at will.
+ */
+export function soundUpperBound(space: WiringSpace, rig: Rig, device: Device): readonly number[] {
+  const { system } = space;
+  return device.sources.flatMap((source) =>
+    source.contents.map((content) => {
+      if (isFromScreen(space, content)) return 1;
+      const best = idealForms(content, system)[0] ?? null;
+      const streams = optimisticArrivals(rig, { player: device, source: source.id, content, system, freedom: AS_WIRED });
+      return Math.max(
+        0,
+        ...streams.map((arrives) =>
+          soundKept(rig.job, { verdict: isFull(arrives, content, system) ? "full" : "reduced", kept: keptOf(arrives, best, system) }),
+        ),
+      );
+    }),
+  );
+}

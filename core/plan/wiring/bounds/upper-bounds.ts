@@ -1,0 +1,121 @@
+import type { Act } from "@/core/cec";
+import type { Content, Device } from "@/core/device";
+import type { CableEnd } from "@/core/job";
+import {
+  ACTS_SHARE,
+  commonActs,
+  contentShare,
+  effortPoints,
+  hopesAtMost,
+  playerOfAct,
+  UNPLUGGED_POINTS,
+  type Weights,
+  wireEffort,
+  WITHOUT_PICTURE,
+} from "../evaluation";
+import type { PictureOn } from "./picture-on-screens";
+import { hasOwnLead, type Reach, type Wire, type WiringSpace } from "../space";
+
+/** The most that anything of a room can bring by what it reaches; never less than what the full engine gives it there. */
+export interface UpperBounds {
+  /** A player in a socket of some reach by a wire; null: unplugged. */
+  readonly ofPlayer: (player: string, plugged: PluggedBy | null, kept?: KeptUpperBound) => number;
+  /** How far what a player brings at most falls once it is known how easy its acts can be, and whether it is seen alone. */
+  readonly lostByActs: (player: string, goes: Pick<KeptUpperBound, "acts" | "alone">) => number;
+  /** What the hubs play themselves, and the players that stay as they lie. */
+  readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach, soundsOf?: SoundsOf) => number;
+}
+
+/** How a player is plugged. */
+export interface PluggedBy {
+  readonly reach: Reach;
+  readonly wire: Wire;
+}
+
+/** What was looked into of a player in a socket: how much of the sound of each content can come through, and how easy its acts can be. */
+export interface KeptUpperBound {
+  readonly sounds: readonly number[];
+  /** On how many screens the picture of each content is whole. */
+  readonly pictures: readonly number[];
+  readonly acts: number;
+  readonly alone: boolean;
+}
+
+/** How much of its sound each content of a device can keep at best, 0 to 1, in the order of its contents. */
+export type SoundsOf = (device: Device) => readonly number[];
+
+/**
+ * Caps for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
+ * whole sound where sound comes through at all; and all acts that depend on a player go as wanted.
+ * @param pictureOn how much of its picture each content of a player can keep on a screen at best, in the order of its contents
+ */
+export function upperBounds(space: WiringSpace, weights: Weights, pictureOn: PictureOn): UpperBounds {
+  const bounds = new Map(space.players.map((player) => [player.id, playerBound(space, weights, player, pictureOn)]));
+  const shares = new Map(space.players.map(({ id }) => [id, easeShare(space, id)]));
+  const share = contentShare(space.job);
+  return {
+    ofPlayer: (player, reach, kept) => bounds.get(player)?.(reach, kept) ?? 0,
+    lostByActs: (player, { acts, alone }) =>
+      weights.ease * (ACTS_SHARE * ((shares.get(player) ?? 0) - acts) + (alone ? 0 : (1 - ACTS_SHARE) / space.players.length)),
+    ofOwn: (hubs, reachFrom, soundsOf) =>
+      [...hubs, ...space.fixedDevices].reduce((sum, device) => {
+        const { id, sources } = device;
+        const sounds = soundsOf?.(device);
+        const contents = sources.flatMap((source) => source.contents.map((content) => ({ content, port: source.id })));
+        const kept = contents.reduce((total, { content, port }, index) => {
+          const passes = reachFrom({ device: id, port }).sounds || isFromScreen(space, content);
+          return total + (passes ? (sounds?.[index] ?? 1) * weights.sound : 0) + weights.picture;
+        }, 0);
+        return sum + kept * share + hopesAtMost(space, id);
+      }, 0),
+  };
+}
+
+/** The news may be wanted from the screen's own speakers. */
+export const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
+
+function playerBound(
+  space: WiringSpace,
+  weights: Weights,
+  player: Device,
+  pictureOn: PictureOn,
+): (plugged: PluggedBy | null, kept?: KeptUpperBound) => number {
+  const share = contentShare(space.job);
+  const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
+  const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
+  const contents = player.sources.flatMap((source) => source.contents);
+  const hopes = hopesAtMost(space, player.id);
+  const ownLead = hasOwnLead(space, player.id);
+  const unplugged = acts - UNPLUGGED_POINTS + withoutSocket(space, weights, player);
+  return (plugged, looked) => {
+    if (!plugged) return unplugged;
+    const { reach, wire } = plugged;
+    const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
+    const kept = contents.reduce((sum, content, index) => {
+      const sounds = reach.sounds || ownLead || (isFromScreen(space, content) && reach.screens.size > 0);
+      const seen = !content.picture || reach.screens.size > 0;
+      const sound = sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
+      const direct = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
+      const shown = Math.min(direct, looked?.pictures[index] ?? Infinity);
+      return sum + sound * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
+    }, 0);
+    const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
+    return kept * share + hopes + ease - effortPoints(wireEffort(space, wire), weights);
+  };
+}
+
+/** What a player brings at most without an HDMI socket: the sound of a lead of its own, and music needs no picture. */
+export function withoutSocket(space: WiringSpace, weights: Weights, player: Device): number {
+  if (!hasOwnLead(space, player.id)) return 0;
+  const contents = player.sources.flatMap((source) => source.contents);
+  const kept = contents.reduce(
+    (sum, { picture }) => sum + (picture ? WITHOUT_PICTURE * weights.sound : weights.sound + weights.picture),
+    0,
+  );
+  return kept * contentShare(space.job) + hopesAtMost(space, player.id);
+}
+
+/** How much of the ease of everyday acts depends on a player: waking it, and for the first one all that is not the waking of another. */
+export function easeShare(space: WiringSpace, player: string, counts: (act: Act) => boolean = () => true): number {
+  return commonActs(space).reduce((sum, { act, weight }) => (playerOfAct(space, act) === player && counts(act) ? sum + weight : sum), 0);
+}

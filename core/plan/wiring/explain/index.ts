@@ -1,0 +1,6 @@
+export { type BetterNeighbour, checkPlan, type PlanCheck, worthOfRoom } from "./check";
+export { checkedPlans, type CheckedSearch } from "./checked-plans";
+export { smallestConflict, type WishConflict, type Wished } from "./conflict";
+export { type Unseen, unseenOn } from "./unseen";
+export { supposed, type Supposition, suppositionsOf, type WhatIf, whatIfs } from "./what-if";
+export { whyNot, type WhyNot } from "./why-not";

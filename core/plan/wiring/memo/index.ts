@@ -1,0 +1,2 @@
+export { DependencyMemo, JobFacts, type MemoEntry } from "./dependency-memo";
+export { SettingMemo } from "./setting-memo";

@@ -1,0 +1,100 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
+import { PlugBounds } from "./plug-bounds";
+import { topologyEffort, draftOf, planOf } from "./plan-draft";
+import { solveAssignment, PlugValues } from "./plug-assignment";
+import { commonActs, effortPoints, PRESETS, remotesNeeded } from "../evaluation";
+import { type PlayerOption } from "./judge-plug";
+import { worked } from "../under-test/worked";
+
+const kindOf = ({ kind }: Pick<PlayerOption, "kind">) => (kind ? `${kind.device} ${kind.ports.join()}` : "");
+
+describe("the bound of an assignment", () => {
+  const weights = PRESETS["best-sound"];
+
+  test("is never below what the plan has: any options of any players, played whole", () => {
+    fc.assert(
+      fc.property(rooms, fc.array(fc.nat(), { minLength: 8, maxLength: 8 }), (one, picks) => {
+        const space = spaceOf(one);
+        let pick = 0;
+        for (const { context, topology, configurations } of worked(space, 4, 2))
+          for (const { configuration, options } of configurations) {
+            const taken = new Map<string, number>();
+            const chosen = options.flatMap((plugs): PlayerOption[] => {
+              const free = plugs.flatMap(({ option }) =>
+                option && (!option.kind || (taken.get(kindOf(option)) ?? 0) < option.kind.ports.length) ? [option] : [],
+              );
+              const option = free[(picks[(pick += 1) % picks.length] ?? 0) % free.length];
+              if (option?.kind) taken.set(kindOf(option), (taken.get(kindOf(option)) ?? 0) + 1);
+              return option ? [option] : [];
+            });
+            const plan = planOf(context, configuration, "mixed", chosen);
+            const ease = space.players.length ? 0 : weights.ease;
+            const before = configuration.points + ease - effortPoints(topologyEffort(space, topology), weights);
+            if (plan) expect(plan.points).toBeLessThanOrEqual(before + chosen.reduce((sum, { points }) => sum + points, 0) + 1e-6);
+            for (const { remotes } of chosen)
+              if (plan) expect(remotesNeeded(plan.figures.acts, commonActs(space))).toBeGreaterThanOrEqual(remotes);
+            // What arrives of each alone is what arrives of all together.
+            expect(draftOf(context, configuration, "mixed", chosen)?.estimate()?.points ?? null).toEqual(
+              plan && expect.closeTo(plan.points, 6),
+            );
+          }
+      }),
+      { numRuns: 60, seed: 32 },
+    );
+  });
+
+  test("from the way of its sound and from who hears whom is never below what the plug brings, with any settings of the hubs", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { context, topology, tables, configurations } of worked(spaceOf(one), 6, 4)) {
+          const bounds = new PlugBounds(context, topology);
+          tables.flat().forEach((plug) => bounds.refine(plug));
+          for (const { configuration, options } of configurations)
+            for (const { plug, option } of options.flat())
+              // What is known of the control switches of this very configuration is no less a bound.
+              if (option) expect(option.points).toBeLessThanOrEqual(Math.min(bounds.of(plug), bounds.on(configuration, plug)) + 1e-6);
+        }
+      }),
+      { numRuns: 80, seed: 36 },
+    );
+  });
+
+  test("from the reach of a socket alone is never below what the plug brings, nor is what one configuration tells of another", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { configurations } of worked(spaceOf(one), 6, 6))
+          for (const { configuration, options } of configurations)
+            options.forEach((plugs, player) =>
+              plugs.forEach(({ plug, option }, at) => {
+                if (!option) return;
+                expect(option.points).toBeLessThanOrEqual(plug.most + 1e-6);
+                for (const other of configurations.filter((one) => one.configuration.control === configuration.control))
+                  expect(other.options[player]?.[at]?.option?.points ?? -Infinity).toBeLessThanOrEqual(option.most + 1e-6);
+              }),
+            );
+      }),
+      { numRuns: 60, seed: 34 },
+    );
+  });
+
+  test("worked out only where it could win is the same as worked out everywhere", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { context, topology, tables, configurations } of worked(spaceOf(one), 4, 2))
+          for (const { configuration, options } of configurations) {
+            const found = solveAssignment(
+              tables,
+              new PlugValues(context, configuration, new Map(), new PlugBounds(context, topology)),
+              -Infinity,
+            );
+            const all = new PlugValues(context, configuration, new Map(), new PlugBounds(context, topology));
+            for (const _step of [1, 2, 3]) options.flat().forEach(({ plug }) => all.refine(plug));
+            expect(found?.worth).toBeCloseTo(solveAssignment(tables, all, -Infinity)?.worth ?? NaN, 9);
+          }
+      }),
+      { numRuns: 40, seed: 35 },
+    );
+  });
+});

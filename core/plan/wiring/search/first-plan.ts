@@ -1,0 +1,34 @@
+import { addEffort, menuEffort, wireEffort } from "../evaluation";
+import { everyConfiguration, type PlanContext } from "./configurations";
+import { choicesOf } from "../space";
+import { planOf, type WiringPlan } from "./plan-draft";
+import { assignPlugs } from "./plug-assignment";
+import type { PlayerOption } from "./judge-plug";
+import { startsOf } from "./school-needs";
+import type { BoundedTopology } from "./bounded-topology";
+
+/**
+ * A plan that is there at once: everybody where the reach of the sockets alone puts it, with the first of the settings that would be
+ * tried. Nothing says that it is good; it is something to show, and to beat. Null where wishes would have to be looked into, or where
+ * it cannot be.
+ */
+export function firstPlan(context: PlanContext, { topology, schools, plugs }: BoundedTopology): WiringPlan | null {
+  const { space } = context;
+  if (space.musts.some(({ want }) => want !== "keep")) return null;
+  const configuration = everyConfiguration(context, topology).find(({ isPossible }) => isPossible);
+  for (const school of configuration ? schools : []) {
+    const [start] = startsOf(space, topology, school, plugs.tables);
+    const found = start && assignPlugs(start, ({ most }) => most);
+    if (!found || !configuration) continue;
+    const chosen = found.plugs.flatMap(({ player: id, kind, wire }): PlayerOption[] => {
+      const player = space.players.find((one) => one.id === id);
+      const settings = player && wire ? choicesOf(player, false).flatMap(([first]) => first ?? []) : [];
+      const menus = menuEffort(player ? [player] : [], settings);
+      const effort = wire ? addEffort(wireEffort(space, wire), menus) : menus;
+      return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 }];
+    });
+    const plan = planOf(context, configuration, school, chosen);
+    if (plan?.figures.heard) return plan;
+  }
+  return null;
+}

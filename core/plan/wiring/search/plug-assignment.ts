@@ -1,0 +1,196 @@
+import { bestAssignment } from "./hungarian";
+import type { PlugBounds } from "./plug-bounds";
+import type { Configuration, PlanContext } from "./configurations";
+import type { Plug } from "./plugs";
+import type { PlugOutcome } from "./evaluate-plug";
+import { bestOption, unpluggedOption, type PlayerOption } from "./judge-plug";
+import type { SocketKind } from "../space";
+import type { PlugTables } from "./school-needs";
+
+/** Two plans within this many points are equally good. */
+export const ALIKE = 1e-6;
+
+/** The most that the plugs of a topology can bring while its control switches stand so, sharper with every configuration they were worked out on. */
+export type PlugUpperBounds = Map<Plug, number>;
+
+/**
+ * The plugs of a configuration, each worth at most what is known of it until it is worked out, and from then on what it brings. They are worked
+ * out a step at a time, the cheapest first: the way of its sound alone, then what arrives, then how its acts go.
+ */
+export class PlugValues {
+  private readonly outcomes = new Map<Plug, readonly PlugOutcome[]>();
+  private readonly options = new Map<Plug, PlayerOption | null>();
+
+  constructor(
+    private readonly context: PlanContext,
+    private readonly configuration: Configuration,
+    private readonly upperBounds: PlugUpperBounds,
+    private readonly bounds: PlugBounds,
+    private readonly mostRemotes = Infinity,
+  ) {}
+
+  of(plug: Plug): number {
+    const option = this.options.get(plug);
+    if (option !== undefined) return option?.points ?? -Infinity;
+    const outcomes = this.outcomes.get(plug);
+    const most = Math.min(this.bounds.on(this.configuration, plug), this.upperBounds.get(plug) ?? Infinity);
+    return outcomes
+      ? Math.min(most, Math.max(-Infinity, ...outcomes.map((one) => one.points + this.bounds.actPointsOn(this.configuration, plug, one))))
+      : most;
+  }
+
+  optionOf(plug: Plug): PlayerOption | null | undefined {
+    return this.options.get(plug);
+  }
+
+  /** How many steps a plug has been worked out. */
+  stageOf(plug: Plug): number {
+    return this.options.has(plug) ? 3 : this.outcomes.has(plug) ? 2 : Number(this.bounds.isRefined(plug));
+  }
+
+  /** Works a plug out one step further. */
+  refine(plug: Plug): void {
+    const outcomes = this.outcomes.get(plug);
+    if (this.options.has(plug)) return;
+    if (!plug.wire) this.options.set(plug, unpluggedOption(this.context, plug));
+    else if (!this.bounds.isRefined(plug)) this.bounds.refine(plug);
+    else if (!outcomes) this.evaluate(plug);
+    else this.choose(plug, outcomes);
+  }
+
+  private evaluate(plug: Plug): void {
+    const outcomes = this.bounds.outcomesOn(this.configuration, plug);
+    this.outcomes.set(plug, outcomes);
+    if (outcomes.length) this.tighten(plug, Math.max(...outcomes.map(({ most }) => most)) + this.bounds.actsOf(plug));
+  }
+
+  private choose(plug: Plug, outcomes: readonly PlugOutcome[]): void {
+    const option = bestOption(this.context, this.configuration, plug, outcomes, {
+      atMost: (one) => this.bounds.actPointsOn(this.configuration, plug, one),
+      mostRemotes: this.mostRemotes,
+    });
+    this.options.set(plug, option);
+    if (option) this.tighten(plug, option.most);
+  }
+
+  private tighten(plug: Plug, most: number): void {
+    this.upperBounds.set(plug, Math.min(most, this.upperBounds.get(plug) ?? Infinity));
+  }
+}
+
+/** Players assigned to sockets as far as it was worked out: at most so much they are worth, or just so much where every plug is chosen. */
+export interface AssignmentResult {
+  readonly worth: number;
+  readonly plugs: readonly Plug[];
+  /** Null: some plug is not worked out. */
+  readonly chosen: readonly PlayerOption[] | null;
+}
+
+/**
+ * The best assignment of players to sockets, worked out until every plug of it is, or until it is worth no more than the cutoff; null where
+ * they cannot all be placed. Only plugs that stand in a best assignment are worked out: of most the reach alone shows that they cannot.
+ */
+export function solveAssignment(tables: PlugTables, worth: PlugValues, cutoff: number): AssignmentResult | null {
+  for (;;) {
+    const found = assignPlugs(tables, (plug) => worth.of(plug));
+    if (!found) return null;
+    const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
+    if (chosen.length === found.plugs.length) return { ...found, chosen };
+    if (found.worth <= cutoff) return { ...found, chosen: null };
+    // The quicker steps first: often they show that nothing is to be won here.
+    const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
+    const least = Math.min(...open.map((plug) => worth.stageOf(plug)));
+    const next = open.filter((plug) => worth.stageOf(plug) === least);
+    next.forEach((plug) => worth.refine(plug));
+  }
+}
+
+/**
+ * The tables that are left without one assignment, divided so that nothing is looked at twice.
+ * Source: K. G. Murty, Operations Research 16 (1968) 682–687.
+ */
+export const partition = (tables: PlugTables, plugs: readonly Plug[]): readonly PlugTables[] =>
+  plugs.flatMap((plug, index) => {
+    const left = tables.map((others, player) =>
+      player < index ? [plugs[player] ?? plug] : player === index ? others.filter((other) => other !== plug) : others,
+    );
+    return left.every((others) => others.length > 0) ? [left] : [];
+  });
+
+/**
+ * At most so much players bring on a topology; -Infinity where they cannot all be placed. It is looked into no further than it takes to
+ * see that it is not more than the cutoff; whether all of the best assignment was, is told too.
+ */
+export function playersUpperBound(
+  tables: PlugTables,
+  bounds: PlugBounds,
+  cutoff: number,
+): { readonly worth: number; readonly isWhole: boolean } {
+  for (;;) {
+    const found = assignPlugs(tables, (plug) => bounds.of(plug));
+    if (!found) return { worth: -Infinity, isWhole: true };
+    const open = found.plugs.filter((plug) => !bounds.isRefined(plug));
+    if (open.length === 0 || found.worth <= cutoff) return { worth: found.worth, isWhole: open.length === 0 };
+    const fresh = open.filter((plug) => !bounds.isStarted(plug));
+    // Equal players would come in its place otherwise, one after the other.
+    for (const plug of fresh) for (const one of bounds.alike(plug, tables)) bounds.start(one);
+    if (fresh.length > 0) continue;
+    for (const plug of open) for (const one of bounds.alike(plug, tables)) bounds.refine(one);
+  }
+}
+
+/** The best assignment of players to sockets by what their plugs are worth; null where one of them has none left. */
+export function assignPlugs(
+  tables: PlugTables,
+  worthOf: (plug: Plug) => number,
+): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
+  const { kinds, rooms } = seatsOf(tables);
+  const best: (Plug | undefined)[][] = [];
+  const table = tables.map((plugs, player) => {
+    const row = new Array<number>(rooms.length).fill(-Infinity);
+    const found: (Plug | undefined)[] = [];
+    plugs.forEach((plug, index) => {
+      const kind = kinds[player]?.[index] ?? UNPLUGGED;
+      const worth = worthOf(plug);
+      if (worth <= (row[kind] ?? -Infinity)) return;
+      row[kind] = worth;
+      found[kind] = plug;
+    });
+    best.push(found);
+    return row;
+  });
+  const result = bestAssignment(table, rooms);
+  if (!result) return null;
+  const plugs = result.places.flatMap((place, player) => best[player]?.[place] ?? []);
+  return plugs.length === tables.length ? { plugs, worth: result.worth } : null;
+}
+
+/** The place of those that have no socket: it has room for all of them. */
+const UNPLUGGED = 0;
+
+interface Seats {
+  /** The kind of socket of each plug of each player; 0: unplugged. */
+  readonly kinds: readonly (readonly number[])[];
+  /** How many players each kind takes. */
+  readonly rooms: readonly number[];
+}
+
+/** Tables are never changed in place, so their sockets are counted once. */
+const counted = new WeakMap<PlugTables, Seats>();
+
+function seatsOf(tables: PlugTables): Seats {
+  const known = counted.get(tables);
+  if (known) return known;
+  const numbers = new Map<SocketKind, number>();
+  const rooms = [tables.length];
+  const numberOf = (kind: SocketKind): number => {
+    const number = numbers.get(kind) ?? rooms.length;
+    if (number === rooms.length) rooms.push(kind.ports.length);
+    numbers.set(kind, number);
+    return number;
+  };
+  const kinds = tables.map((plugs) => plugs.map(({ kind }) => (kind ? numberOf(kind) : UNPLUGGED)));
+  const found = { kinds, rooms };
+  counted.set(tables, found);
+  return found;
+}

@@ -1,0 +1,118 @@
+import { describe, expect, test } from "vitest";
+import { device, room } from "@/demo/room-under-test";
+import { tradesProof } from "@/core/text";
+import { firstPlan } from "./first-plan";
+import { schoolsOf, topologiesOf, type Topology } from "../topology";
+import { PlugBounds } from "./plug-bounds";
+import { newContext, withPictureBounds } from "./configurations";
+import { type WiringSpace, withSettings } from "../space";
+import { plugsOf } from "./plugs";
+import { topologyOf, spaceWith } from "../under-test/space-with";
+import { tradesOf } from "../trades";
+import { hasSound, boundTopology } from "./bounded-topology";
+import { ACTS_SHARE, easeAfter, PRESETS } from "../evaluation";
+
+/** What is looked into of the plugs of a player in a device of a topology. */
+function lookedInto(space: WiringSpace, topology: Topology, player: string, hub: string) {
+  const context = withPictureBounds(newContext(space, PRESETS["best-sound"]));
+  const bounds = new PlugBounds(context, topology);
+  const plugs = plugsOf(context, topology)
+    .tables.flat()
+    .filter((plug) => plug.player === player && plug.kind?.device === hub);
+  plugs.forEach((plug) => bounds.refine(plug));
+  return plugs.map((plug) => ({ ease: bounds.easeOf(plug), points: bounds.of(plug), roughly: plug.most }));
+}
+
+const den = [device("tv-arc", "tv"), device("receiver-51", "receiver"), device("streamer-4k", "first"), device("disc-player-hd", "disc")];
+
+describe("what a plug can bring at most", () => {
+  test("is less at a screen with ARC than in the receiver, for what only its own input takes whole", () => {
+    const space = spaceWith(room(den));
+    const topology = topologyOf(space, "receiver>tv");
+    const best = (hub: string) => Math.max(...lookedInto(space, topology, "disc", hub).map(({ points }) => points));
+    expect(best("tv")).toBeLessThan(best("receiver") - 1);
+  });
+
+  test("is never more once it was looked into", () => {
+    const space = spaceWith(room(den), "splitter-1x2", "extractor");
+    for (const topology of topologiesOf(space))
+      for (const hub of topology.hubs)
+        for (const { points, roughly } of lookedInto(space, topology, "disc", hub.id)) expect(points).toBeLessThanOrEqual(roughly + 1e-9);
+  });
+});
+
+describe("how easy it can be to wake a player", () => {
+  const two = [...den, device("projector", "projector")];
+  // Everyday acts: screen on 2, louder 2, mute 1, screen off 2, news 2 where the screen has a tuner, and 1 for each of two players.
+  const wakes = (space: WiringSpace, topology: Topology, hub: string) => {
+    const acts = space.screens.find(({ id }) => id === space.mainScreen)?.sources.some(({ contents }) => contents.length > 0) ? 11 : 9;
+    return lookedInto(space, topology, "disc", hub).map(({ ease }) => ease * acts);
+  };
+
+  test("at the screen itself nothing need be left to a person", () => {
+    const space = spaceWith(room(two));
+    for (const wake of wakes(space, topologyOf(space, "receiver>tv"), "tv")) expect(wake).toBeCloseTo(1, 9);
+  });
+
+  test("before a splitter that hands no control on the screen, its input and the sound system are three steps", () => {
+    const space = spaceWith(room(two), "splitter-1x2");
+    const topology = topologyOf(space, "splitter-1x2>tv", "splitter-1x2>projector");
+    for (const wake of wakes(space, topology, "splitter-1x2")) expect(wake).toBeCloseTo(easeAfter(3), 9);
+  });
+
+  test("in a receiver before such a splitter they are three too: only a screen on its wire wakes a sound system", () => {
+    const space = spaceWith(room(two), "splitter-1x2");
+    const topology = topologyOf(space, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector");
+    for (const wake of wakes(space, topology, "receiver")) expect(wake).toBeCloseTo(easeAfter(3), 9);
+  });
+
+  test("with control off at the screen all three are left to a person, with it off at the sound system that one alone", () => {
+    const space = spaceWith(room(two.map((one) => (one.id === "receiver" ? device("receiver-72", "receiver") : one))));
+    const context = withPictureBounds(newContext(space, PRESETS["best-sound"]));
+    const topology = topologyOf(space, "receiver>tv");
+    const bounds = new PlugBounds(context, topology);
+    const plugs = plugsOf(context, topology)
+      .tables.flat()
+      .filter(({ player, kind }) => player === "disc" && kind?.device === "receiver");
+    plugs.forEach((plug) => bounds.refine(plug));
+    const lostWithout = (hub: string) => {
+      const hubs = topology.hubs.map((one) => (one.id === hub ? withSettings(one, [{ device: hub, key: "cec", value: "off" }]) : one));
+      const [plug] = plugs;
+      return plug
+        ? (bounds.on({ hubs: topology.hubs }, plug) - bounds.on({ hubs }, plug)) / (PRESETS["best-sound"].ease * ACTS_SHARE)
+        : NaN;
+    };
+    const acts = 11;
+    expect(lostWithout("tv") * acts).toBeCloseTo(1 - easeAfter(3), 9);
+    expect(lostWithout("receiver") * acts).toBeCloseTo(1 - easeAfter(1), 9);
+  });
+});
+
+describe("a plan at once", () => {
+  const bounded = (space: WiringSpace) => {
+    const context = newContext(space, PRESETS["best-sound"]);
+    const all = [...topologiesOf(space)].map((topology) => boundTopology(context, topology, schoolsOf(space, topology)));
+    const [first] = all.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
+    if (!first) throw new Error("no topology");
+    return { context, first };
+  };
+
+  test("has everybody plugged where there are sockets, and is outcomes", () => {
+    const { context, first } = bounded(spaceWith(room(den)));
+    expect(firstPlan(context, first)?.figures).toMatchObject({ unplugged: 0 });
+    expect(firstPlan(context, first)?.figures.sound).toBeGreaterThan(0.5);
+  });
+
+  test("is none where something must be that nobody has looked into", () => {
+    const space = { ...spaceWith(room(den)), musts: [{ want: "whole", device: "disc" } as const] };
+    const { context, first } = bounded(space);
+    expect(firstPlan(context, first)).toBeNull();
+  });
+});
+
+test("plans that none beats: where the time is over before all is covered that is said", () => {
+  let now = 0;
+  const trades = tradesOf(spaceWith(room(den), "extractor", "splitter-1x2"), 4, { clock: () => (now += 40), mostMs: 2000 });
+  expect(trades.isWhole).toBe(false);
+  expect(tradesProof(trades)).toMatch(/time ran out before every way was checked/);
+});

@@ -1,0 +1,162 @@
+import { firstPlan } from "./first-plan";
+import { boxSets, type School, SCHOOLS, schoolsOf, topologiesOf } from "../topology";
+import { newContext, withPictureBounds, type PlanContext } from "./configurations";
+import type { WiringPlan } from "./plan-draft";
+import { ALIKE } from "./plug-assignment";
+import type { WiringSpace } from "../space";
+import { PriorityQueue } from "../../priority-queue";
+import { expand, topologyNode, type OpenNode, type SearchState } from "./open-nodes";
+import { hasSound, boundTopology, type BoundedTopology } from "./bounded-topology";
+import type { Weights } from "../evaluation";
+
+/** The best plan of each school, the best of all first, and how sure that is. */
+export interface PlanSearch {
+  readonly plans: readonly WiringPlan[];
+  /** Schools of which no plan exists; told only where all were looked through. */
+  readonly impossible: readonly School[];
+  /** Nothing beats the first plan. */
+  readonly proven: boolean;
+  /** What a better plan could still have more, in per cent of the best; 0 where it is proven. */
+  readonly gap: number;
+  readonly looked: { readonly topologies: number; readonly rooms: number };
+  /** Each plan is also the best of its school. */
+  readonly schoolsProven: boolean;
+  /** Milliseconds until the first plan was proven or given up on; null without a clock. */
+  readonly provenAfter: number | null;
+}
+
+export interface PlanOptions {
+  /** Tells the time in milliseconds; without it nothing is cut off. */
+  readonly clock?: () => number;
+  readonly mostMs?: number;
+  /** Told whenever a better plan is found. */
+  readonly onBetter?: (best: WiringPlan) => void;
+  /** Told every plan that was played through the full engine, better or not. */
+  readonly onPlayed?: (plan: WiringPlan) => void;
+  /** Any plan will do: the first ends the search. */
+  readonly anyPlan?: boolean;
+  /** Only what wins is wanted: the other schools are not looked through for their own best. */
+  readonly onlyBest?: boolean;
+}
+
+/**
+ * Finds the best plan of every school for the given weights. A topology is bounded by what its sockets reach at all; each set of hub
+ * settings on it by an assignment of players to sockets, of which only what could win is worked out; the assignment is played through
+ * the full engine, and other assignments are looked at only while their bound could beat the best of their school.
+ */
+export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
+  const { clock, mostMs = Infinity, onlyBest = false, anyPlan = false } = options;
+  const context = newContext(space, weights);
+  const begun = clock?.() ?? 0;
+  const found = new Found(options);
+  const looked = { topologies: 0, settled: 0 };
+  const isOver = () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs);
+  /** A search in which a plan has to beat so many points. */
+  const run = (incumbent: SearchState["incumbent"], heardOnly = true): SearchState => ({
+    context,
+    best: found.best,
+    incumbent: incumbent,
+    counts: looked,
+    // Rooms in which nothing comes from the sound system are no plans, where another one is heard.
+    keep: (room) => found.keep(room && (room.figures.heard || !heardOnly) ? room : null),
+  });
+  const toWin = run(() => found.points);
+  const wanted = schoolsWanted(space);
+  const topologiesOn = (by: PlanContext, sets: ReturnType<typeof boxSets>): readonly BoundedTopology[] =>
+    [...topologiesOf(space, sets)].flatMap((topology) => {
+      const schools = schoolsOf(space, topology).filter((school) => wanted.includes(school));
+      return schools.length ? [boundTopology(by, topology, schools)] : [];
+    });
+  // Without a box there is little to look at, and the first plan is there at once.
+  const sets = boxSets(space);
+  const bare = sets.filter((set) => set.length === 0);
+  const [simplest] = topologiesOn(context, bare)
+    .filter(hasSound)
+    .toSorted((a, b) => b.bound - a.bound);
+  if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest));
+  const bounded = topologiesOn(withPictureBounds(context), sets);
+  const heard = explore(toWin, bounded.filter(hasSound), isOver);
+  // A way by which nothing at all sounds is none, where another one is heard.
+  const isSilent = found.best.size === 0;
+  const pending = bounded.filter((one) => isSilent || hasSound(one));
+  const silent = isSilent
+    ? explore(
+        run(() => found.points, false),
+        pending,
+        isOver,
+      )
+    : -Infinity;
+  const gap = gapOf(Math.max(heard, silent), found.points);
+  const provenAfter = clock ? clock() - begun : null;
+  // What wins is known; now the best of every other school, for comparison.
+  const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);
+  const missed = onlyBest ? Infinity : explore(ofEach, pending, isOver);
+  const plans = [...found.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
+  return {
+    plans,
+    impossible: missed === -Infinity ? wanted.filter((school) => !plans.some((plan) => plan.school === school)) : [],
+    proven: gap === 0,
+    gap,
+    schoolsProven: missed === -Infinity,
+    looked: { topologies: looked.topologies, rooms: found.rooms },
+    provenAfter,
+  };
+}
+
+/** The best plan of each school so far. */
+class Found {
+  readonly best = new Map<School, WiringPlan>();
+  /** How many rooms were played through the full engine. */
+  rooms = 0;
+
+  constructor(private readonly options: PlanOptions) {}
+
+  /** The points of the best of all. */
+  get points(): number {
+    return Math.max(-Infinity, ...[...this.best.values()].map(({ points }) => points));
+  }
+
+  /** Keeps a room that was played, where it is a plan and the best of its school. */
+  keep(plan: WiringPlan | null): WiringPlan | null {
+    this.rooms += 1;
+    if (!plan) return null;
+    this.options.onPlayed?.(plan);
+    if (plan.points <= (this.best.get(plan.school)?.points ?? -Infinity) + ALIKE) return plan;
+    const isTop = plan.points > this.points;
+    this.best.set(plan.school, plan);
+    if (isTop) this.options.onBetter?.(plan);
+    return plan;
+  }
+}
+
+/** The node with the greatest upper bound first; of two whose bounds are equal the one that is worked out further. */
+const byBound = (a: OpenNode, b: OpenNode): number => Math.round(b.bound / ALIKE) - Math.round(a.bound / ALIKE) || b.depth - a.depth;
+
+/**
+ * Expands topologies, their configurations and the assignments there, always the open node with the greatest upper bound, until none could
+ * beat the incumbents. Returns the bound of what was left open when the time ran out; -Infinity where nothing was.
+ */
+function explore(run: SearchState, pending: readonly BoundedTopology[], isOver: () => boolean): number {
+  const open = new PriorityQueue(byBound, pending.map(topologyNode));
+  const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= run.incumbent(school) + ALIKE);
+  for (;;) {
+    const node = open.first;
+    if (!node || isHopeless(node.bound, SCHOOLS)) return -Infinity;
+    if (isOver()) return node.bound;
+    open.take();
+    if (isHopeless(node.bound, node.schools)) continue;
+    for (const left of expand(run, node, open.first?.bound ?? -Infinity)) open.push(left);
+  }
+}
+
+/** How much more points what was not looked at could have, in per cent; all of it where no plan is found yet. */
+function gapOf(open: number, best: number): number {
+  if (open <= best + ALIKE) return 0;
+  return best === -Infinity ? 100 : ((open - best) / Math.max(1, Math.abs(best))) * 100;
+}
+
+export function schoolsWanted({ bonds }: WiringSpace): readonly School[] {
+  const used = bonds.flatMap((bond) => (bond.bond === "use-school" ? [bond.school] : []));
+  const forbidden = bonds.flatMap((bond) => (bond.bond === "forbid-school" ? [bond.school] : []));
+  return SCHOOLS.filter((school) => (used.length === 0 || used.includes(school)) && !forbidden.includes(school));
+}

@@ -1,0 +1,35 @@
+export { atHand, boxOfShelf } from "./at-hand";
+export { hasBond, pinnedPort } from "./bonds";
+export { choicesOf, combinations, menusOf, type SettingChoice, withSettings } from "./hub-settings";
+export { jobWith } from "./job-with";
+export { cartesianProduct, groupBy } from "./product";
+export { isSeenAlone, type Reach, reachOf, seenAloneFrom } from "./reach";
+export {
+  hdmiOutputs,
+  inputKinds,
+  isTaken,
+  likeOutputs,
+  NO_SOCKETS,
+  returnKinds,
+  socketKey,
+  type SocketKind,
+  takenBy,
+  type TakenSockets,
+} from "./sockets";
+export {
+  type AtHand,
+  type Bond,
+  type BoxAtHand,
+  type CableAtHand,
+  hasOwnLead,
+  hdmiOut,
+  type Must,
+  type PlanWishes,
+  sitsIn,
+  wiringSpace,
+  type WiringSpace,
+  wishesOf,
+} from "./space";
+export { equalsOf, setLike, type StandIn, standInOf } from "./stand-in";
+export { servesAs, suppliedBy } from "./supply";
+export { hasAdapter, isLead, isUnchanged, type Wire, wiresBetween } from "./wires";
