@@ -7,23 +7,23 @@ import { assignPlugs, playersUpperBound } from "./plug-assignment";
 import { plugsOf, type Plugs } from "./plugs";
 import { reachOf } from "../space";
 
-/** A topology that is still to be looked at. */
+/** A topology with its upper bound. */
 export interface BoundedTopology {
   readonly topology: Topology;
   readonly plugs: Plugs;
   readonly schools: readonly School[];
-  /** Its points without any configuration and any player: what it costs. */
+  /** Its points without configuration and players: what it costs. */
   readonly before: number;
-  /** At most so much comes of what the hubs play themselves, once it was looked into. */
+  /** Upper bound of the hubs' own sources, once computed. */
   readonly own: number | null;
   readonly bounds: PlugBounds;
-  /** No plan on it can have more points. */
+  /** Upper bound of the points of every plan on it. */
   readonly bound: number;
-  /** The bound knows what can come along the ways of its sound, and who hears whom. */
+  /** The bound includes what can pass along the paths of sound, and who is on whose control wire. */
   readonly isRefined: boolean;
 }
 
-/** A topology with its plugs and the bound that their reach gives. */
+/** A topology with its plugs, bounded by the reach of its sockets. */
 export function boundTopology(context: PlanContext, topology: Topology, schools: readonly School[]): BoundedTopology {
   const { space, weights } = context;
   const plugs = plugsOf(context, topology);
@@ -33,8 +33,8 @@ export function boundTopology(context: PlanContext, topology: Topology, schools:
 }
 
 /**
- * A topology looked into as far as it takes to see that it brings no more than a cutoff, or else all of its best assignment: at first who
- * has room where by what the sockets reach, then what can come along the ways of its sound.
+ * Refines the bound of a topology until it is at or below the cutoff, or every plug of its best assignment is refined: first with the room
+ * in its sockets, then with what can pass along the paths of sound.
  */
 export function refined({ space, most }: PlanContext, bounded: BoundedTopology, cutoff: number): BoundedTopology {
   const { topology, plugs, bounds, before } = bounded;
@@ -50,5 +50,5 @@ export function refined({ space, most }: PlanContext, bounded: BoundedTopology, 
 
 export const hasSound = ({ plugs }: BoundedTopology): boolean => plugs.sounds;
 
-/** Where no player is planned nobody wakes, and the acts are not bounded by any. */
+/** Without players no act is bounded by one, so all of their ease counts. */
 const easeWithoutPlayers = ({ space, weights }: PlanContext): number => (space.players.length === 0 ? weights.ease : 0);

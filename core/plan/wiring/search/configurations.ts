@@ -22,24 +22,24 @@ import type { PlugMemo } from "./plugs";
 import { DependencyMemo, JobFacts, type MemoEntry, SettingMemo } from "../memo";
 import type { ActsResult } from "./judge-plug";
 
-/** What stays the same for every configuration of a search, and what it has worked out already. */
+/** What every node of a search shares: the space, the weights, the upper bounds and the memos. */
 export interface PlanContext {
   readonly space: WiringSpace;
   readonly weights: Weights;
   readonly most: UpperBounds;
-  /** The rows of devices in the rooms that were tried. */
+  /** Rows of devices, from job to job of the search. */
   readonly rows: DependencyMemo<readonly Arrival[]>;
-  /** How much of its sound each content of a device could keep, and on how many screens it could be whole, in the rooms that were tried. */
+  /** Upper bounds: how much of its sound each content of a device can keep, and on how many screens its picture can be complete. */
   readonly sounds: DependencyMemo<readonly number[]>;
   readonly pictures: DependencyMemo<readonly number[]>;
   readonly plugs: PlugMemo;
-  /** How the acts of a player go, by all on which that rests. */
+  /** Ease of the acts of a player, by everything they depend on. */
   readonly ease: Map<string, ActsResult>;
-  /** How the everyday acts go in the rooms that were predicted, by all on which that rests. */
+  /** Figures of the everyday acts in estimated plans, by everything they depend on. */
   readonly acts: Map<string, readonly ActFigures[]>;
 }
 
-/** A context that has worked out nothing yet. */
+/** A context with empty memos. */
 export const newContext = (space: WiringSpace, weights: Weights): PlanContext => ({
   space,
   weights,
@@ -52,48 +52,48 @@ export const newContext = (space: WiringSpace, weights: Weights): PlanContext =>
   acts: new Map(),
 });
 
-/** The rows of a device in a room, from the full engine or from another room that is alike in all that they depend on. */
+/** The rows of a device in a job: from the memo where every question has the same answer, else from the engine. */
 export const rowsIn = ({ rows }: Pick<PlanContext, "rows">, job: Job, device: string): MemoEntry<readonly Arrival[]> =>
   rows.of(new JobFacts(job), device, () => {
     const { rows: answer, asked } = arrivalsOnly(job, "planned", device);
     return { answer, asked };
   });
 
-/** The context with bounds that know what each screen can show; it goes on remembering what was worked out. */
+/** The same context with tighter bounds, which know what each screen can show. */
 export const withPictureBounds = (context: PlanContext): PlanContext => ({
   ...context,
   most: upperBounds(context.space, context.weights, pictureOnScreens(context.space)),
   plugs: new Map(),
 });
 
-/** The links of all return channels of a room in words, with the questions on which they hang. */
+/** The links of all return channels of a job as a key, with the questions they depend on. */
 export function returnWords(job: Job): MemoEntry<string> {
   const { answer, asked } = returnLinks(job);
   return { answer: [...answer].map(([device, link]) => `${device} ${link}`).join(), asked };
 }
 
-/** A player with a return socket brings a return channel of its own. */
+/** Whether a device has an HDMI output with a return channel. */
 const mayReturn = ({ ports }: Device): boolean =>
   ports.some((port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== "none");
 
 const returnSwitches = ({ settings }: Device): string =>
   settings.flatMap(({ key, planned, found }) => (key === "arc" || key === "earc" ? [`${key} ${planned ?? found}`] : [])).join();
 
-/** What a device plays by itself, with the points that it brings. */
+/** The rows of a device's own sources, with their points. */
 interface OwnRows {
   readonly rows: readonly Arrival[];
   readonly points: number;
 }
 
-/** What a device plays by itself on a topology, for every set of switches that was asked about. */
+/** A device with sources of its own on a topology, with a memo of its rows by the settings they depend on. */
 interface OwnSource {
   readonly id: string;
   readonly told: SettingMemo<OwnRows>;
 }
 
-/** A topology with the settings of its hubs: what players are tried on. What it is without them is worked out when it is first asked. */
+/** A configured topology: the settings of its hubs are fixed, its players not yet assigned. Everything about it is computed on first use. */
 export class Configuration {
-  /** The points that its menus cost. */
+  /** Points lost for the menus to visit. */
   readonly menus: number;
   private known: OwnRows | undefined;
   private controlled: string | undefined;
@@ -108,17 +108,17 @@ export class Configuration {
     this.menus = effortPoints(menuEffort(topology.hubs, settings), context.weights);
   }
 
-  /** The rows of the hubs' own sources and of the players that stay as they lie. */
+  /** The rows of the hubs' own sources and of the players that no plan moves. */
   get rows(): readonly Arrival[] {
     return this.own.rows;
   }
 
-  /** The points of what does not depend on a player: the screens' own apps and tuners, and the players that stay as they lie. */
+  /** The points of what no planned player affects: the screens' own apps and tuners, and the players that no plan moves. */
   get points(): number {
     return this.own.points - this.menus;
   }
 
-  /** Where it is the same on two configurations of a topology, control goes alike on both, as far as it depends on the hubs. */
+  /** A key: configurations of one topology with the same key behave the same on the control bus, as far as the hubs decide. */
   get control(): string {
     const { hubs, topology } = this;
     const { space } = this.context;
@@ -142,20 +142,20 @@ export class Configuration {
     return { answer: { rows, points: rowPoints(space, rows, contentShare(space.job), weights) + hopePoints(space, id, rows) }, asked };
   }
 
-  /** It gives what must be of devices that no plan plugs. */
+  /** Whether the required wishes about devices that no plan plugs are met. */
   get isPossible(): boolean {
     return isFulfilled(this.context.space, this.rows);
   }
 }
 
-/** Ways to set the hubs of a topology in which their own switches for control stand alike. */
+/** Configurations of a topology whose hubs have the same control settings. */
 export interface ControlGroup {
-  /** The hubs, set in one of these ways. */
+  /** The hubs as one of these configurations sets them. */
   readonly hubs: readonly Device[];
   readonly configurations: () => readonly Configuration[];
 }
 
-/** Every combination of the settings of a topology's hubs, gathered by what they mean for control; laid out where they are asked for. */
+/** Every combination of hub settings of a topology, grouped by their control settings; each group is built on demand. */
 export function controlGroups(context: PlanContext, topology: Topology): readonly ControlGroup[] {
   const { space } = context;
   const reach = reachOf(space, topology);
@@ -165,7 +165,7 @@ export function controlGroups(context: PlanContext, topology: Topology): readonl
     ),
     returns: new SettingMemo<string>(),
   };
-  // Each hub once for each way to set it, so that what is known of it holds on every configuration.
+  // Each hub once per combination of its settings, so that memos about it apply to every configuration.
   const ways = topology.hubs.map((device) =>
     groupBy(
       combinations(hubChoices(space, topology, reach, device)).map((settings): SetHub => ({
@@ -195,16 +195,16 @@ export function controlGroups(context: PlanContext, topology: Topology): readonl
 export const everyConfiguration = (context: PlanContext, topology: Topology): readonly Configuration[] =>
   controlGroups(context, topology).flatMap(({ configurations }) => configurations());
 
-/** A hub as it is set. */
+/** A hub with its settings. */
 interface SetHub {
   readonly hub: Device;
   readonly settings: readonly SettingChoice[];
 }
 
-/** What matters of a hub although no sound goes through it to the sound system: who hears it, and whether it plays itself. */
+/** Settings that matter even at a hub that passes no sound to the sound system: control, and its own speakers. */
 const WITHOUT_SOUND: ReadonlySet<string | undefined> = new Set(["cec", "speakers"]);
 
-/** The values tried of a hub's settings: of one through which no sound comes to the sound system the first of most, for the others change nothing. */
+/** The values to try for a hub's settings. Where it passes no sound to the sound system most settings change nothing, so only their first value is tried. */
 function hubChoices(
   space: WiringSpace,
   topology: Topology,
@@ -220,8 +220,8 @@ function hubChoices(
 }
 
 /**
- * What the settings of a hub can be on a topology: Bluetooth on where something is paired with it; the return channel off too where a lead
- * for sound leaves the same screen, for of two ways the one that is not meant is switched off.
+ * The values to try on a topology: Bluetooth on where something is paired with it; the return channel also off where a lead
+ * for sound leaves the same screen, because then one of the two paths has to be switched off.
  */
 export function choicesOn(space: WiringSpace, { wires }: Topology, hub: Device): readonly (readonly SettingChoice[])[] {
   const leaves = (kind: (cable: Cable) => boolean) => wires.some(({ cable }) => cable.from.device === hub.id && kind(cable));
@@ -243,7 +243,7 @@ function isReturn({ system, boxes }: WiringSpace, { cable: { from, to } }: Wire,
   return to.device === hub.id && device !== undefined && mayReturn(device);
 }
 
-/** What must be of devices that no plan plugs: the screens' own apps, players that stay as they lie. */
+/** Whether the required wishes about the screens' own apps and the players that no plan moves are met. */
 const isFulfilled = (space: WiringSpace, rows: readonly Arrival[]): boolean =>
   staying(space).every(({ id }) => fulfils(space, id, rowsOf(rows, id)));
 

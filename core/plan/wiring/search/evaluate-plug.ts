@@ -28,28 +28,27 @@ import {
 } from "../space";
 import type { Plug } from "./plugs";
 
-/** What comes of a plug on a configuration with one choice of its player's settings; how easy its acts are is still open. */
+/** A plug evaluated on a configuration with one choice of its player's settings; the ease of its acts is still open. */
 export interface PlugOutcome {
   readonly settings: readonly SettingChoice[];
   readonly effort: Effort;
-  /** The player as it is set, or another that is alike and stands for it. */
+  /** The player with its settings, or its stand-in. */
   readonly player: Device;
   readonly wire: Wire;
   readonly rows: readonly Arrival[];
   /** It can be watched while the sound system sleeps. */
   readonly isAlone: boolean;
-  /** Its points without its acts. */
+  /** Its points without the ease of its acts. */
   readonly points: number;
-  /** No more than this, without its acts, with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
+  /** Upper bound, without the ease of its acts, for other sound formats of the same hubs: the picture stays, the sound could be complete. */
   readonly most: number;
 }
 
 /**
- * Sends the sound and picture of a player through the full engine, with its settings in order. What a player sends for sound does not
- * touch its picture: once no content could sound better, only settings that ask for fewer menus are looked at, with HDMI control on and
- * without it. Nothing is outcomes where it
- * cannot fulfil what is required of it, or is not plugged. With it come the questions that all of it depends on.
- * @param mostSounds how much of its sound each content could keep at most, in the order of its contents; all of it where nothing is told
+ * Sends the sound and picture of a player through the engine, for one choice of its settings after the other. Its sound format does not
+ * affect its picture: once no content can sound better, only choices that need fewer menus are tried, with HDMI control on and
+ * off. Empty where it is not plugged or a required wish is not met. The questions that the outcomes depend on come with them.
+ * @param mostSounds upper bound of the sound kept for each content, in the order of its contents; 1 where none is given
  */
 export function evaluatePlug(
   context: PlanContext,
@@ -63,7 +62,7 @@ export function evaluatePlug(
   const { device: standIn, wire } = standInOf(space, player, { wire: own, kind });
   const share = contentShare(space.job);
   const laying = wireEffort(space, own);
-  // What can be watched alone depends on wires, and on no setting of the player.
+  // Whether it can be watched alone depends on the wires, not on the player's settings.
   const isAlone = isSeenAlone(space, jobWith(space, configuration.hubs, [...configuration.topology.wires, wire], [standIn]), standIn);
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const outcomes: PlugOutcome[] = [];
@@ -80,7 +79,7 @@ export function evaluatePlug(
     if (!fulfils(space, id, rows)) continue;
     const effort = addEffort(laying, menus);
     const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(effort, weights);
-    // The points of the same rows, were all their sound whole: music without a picture then counts whole for its picture too.
+    // The points of the same rows with complete sound; music without a picture then counts as complete for its picture too.
     const silentRows = rows.filter(({ content, arrives }) => !content.picture && !arrives).length;
     const whole =
       rowPoints(space, rows, share, { ...weights, sound: 0 }) +
@@ -100,7 +99,7 @@ export function evaluatePlug(
   return { answer: outcomes, asked: [...questions] };
 }
 
-/** Every content sounds as well as it could at most. */
+/** Whether every content reaches its upper bound for sound. */
 function soundsBest(space: WiringSpace, player: Device, rows: readonly Arrival[], most: readonly number[]): boolean {
   const contents = contentsOf(player);
   return rows.every((row) => soundKept(space.job, row) >= (most[contents.indexOf(row.content)] ?? 1) - 1e-9);

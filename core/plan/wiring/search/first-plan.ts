@@ -8,9 +8,8 @@ import { startsOf } from "./school-needs";
 import type { BoundedTopology } from "./bounded-topology";
 
 /**
- * A plan that is there at once: everybody where the reach of the sockets alone puts it, with the first of the settings that would be
- * tried. Nothing says that it is good; it is something to show, and to beat. Null where wishes would have to be looked into, or where
- * it cannot be.
+ * A first incumbent without any search: every player where the reach of the sockets puts it, with the first settings that would be tried.
+ * It is not claimed to be good. Null where wishes would have to be examined, or where it is not possible.
  */
 export function firstPlan(context: PlanContext, { topology, schools, plugs }: BoundedTopology): WiringPlan | null {
   const { space } = context;

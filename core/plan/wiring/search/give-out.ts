@@ -3,8 +3,8 @@ import { pinnedPort, socketKey, type Wire, type WiringSpace } from "../space";
 import type { PlayerOption } from "./judge-plug";
 
 /**
- * All wires of a plan, with the sockets of each kind given out: whoever sits in one already keeps it, then who is pinned to one, then the
- * others in their order, beside a stick that is plugged in directly last. Null where that stick covers a socket that is needed.
+ * All wires of a plan, with a socket of its kind for each player: players that are in one already keep it, then pinned players choose, then
+ * the others in order, next to a directly plugged stick last. Null where such a stick covers a socket that is needed.
  */
 export function giveOut(
   space: WiringSpace,
@@ -37,7 +37,7 @@ export function giveOut(
   return wires.some(({ cable }) => coveringStick(room, cable.to) !== null) ? null : wires;
 }
 
-/** Cables that lie keep their ids; new ones get free ones. */
+/** Existing cables keep their ids; new ones get free ids. */
 export function withOwnIds(space: WiringSpace, wires: readonly Wire[]): readonly Wire[] {
   const taken = new Set(space.job.cables.map(({ id }) => id));
   return wires.map((wire) => {

@@ -18,18 +18,18 @@ import { hasOwnLead, jobWith, type SettingChoice } from "../space";
 import { easeShare, withoutSocket } from "../bounds";
 import type { Plug } from "./plugs";
 
-/** A plug worked out on a configuration: with the settings of its player that bring most, and at most how many points that is. */
+/** A plug on a configuration with the best settings of its player. */
 export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
   readonly settings: readonly SettingChoice[];
   readonly effort: Effort;
   readonly points: number;
-  /** The acts that depend on its player alone take so many remotes; with others in the room never fewer. */
+  /** Remotes needed for the acts that depend on this player; other players never make them fewer. */
   readonly remotes: number;
-  /** No more points than this with other formats for sound at the same hubs: its picture stays, its sound could be whole. */
+  /** Upper bound for other sound formats of the same hubs: the picture stays, the sound could be complete. */
   readonly most: number;
 }
 
-/** Who does not sit anywhere is not woken, and wakes nobody; for the first one another player is watched, of whom nothing is known here. */
+/** An unplugged player neither wakes nor is woken. Acts about no particular player are counted with the first one; where that is unplugged they count as going well. */
 export function unpluggedOption({ space, weights }: PlanContext, { player, kind, wire }: Plug): PlayerOption | null {
   const device = space.players.find(({ id }) => id === player);
   if (!device || !(hasOwnLead(space, player) || fulfils(space, player, []))) return null;
@@ -40,9 +40,8 @@ export function unpluggedOption({ space, weights }: PlanContext, { player, kind,
 }
 
 /**
- * Judges the acts that depend on a player for each choice of its settings that was outcomes, and takes the best: settings of a player are its
- * own affair, so only the best of them can stand in a best plan, and of equal ones the first.
- * Choices that cannot be the best by what their acts bring at most are not judged.
+ * Simulates the acts that depend on a player for each of its outcomes and takes the best: a player's settings affect no other player, so a
+ * best plan holds the best of them, and of equal ones the first. Outcomes whose upper bound is below the best so far are not simulated.
  */
 export function bestOption(
   context: PlanContext,
@@ -71,31 +70,31 @@ export function bestOption(
   return best && { ...best, most };
 }
 
-/** What judging a plug goes by. */
+/** Limits for choosing an option. */
 interface Judging {
-  /** The points that acts bring at most, with a choice of the player's settings. */
+  /** Upper bound of the points of the acts, for an outcome. */
   readonly atMost: (outcome: PlugOutcome) => number;
-  /** Choices whose acts take more remotes are none. */
+  /** Outcomes that need more remotes are dropped. */
   readonly mostRemotes: number;
 }
 
 const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }) => arrives !== null);
 
-/** How the acts that depend on one player go where it is alone. */
+/** The acts that depend on one player, simulated with that player alone. */
 export interface ActsResult {
-  /** At most so easy. */
+  /** Upper bound of their ease, as a share of all acts. */
   readonly ease: number;
-  /** At least so many remotes. */
+  /** Lower bound of the remotes needed. */
   readonly remotes: number;
 }
 
 /**
- * At most so easy can the acts be that depend on one player: waking it, and for the first player those that begin while it is watched.
- * With others in the room an address can be missing, never be more.
+ * Bounds for the acts that depend on one player: waking it, and for the first player those that begin while it is watched. Other players
+ * can take a logical address away, never add one, so this is an upper bound for the whole room.
  */
 export function actsOf({ space, ease }: PlanContext, configuration: Configuration, { player: set, wire, rows }: PlugOutcome): ActsResult {
   const player = set.id;
-  // All on which control rests: the wires, the switches of the player itself and of the hubs, and by which links sound arrives.
+  // Everything control depends on: the wires, the control settings of player and hubs, and the links by which sound arrives.
   const key = `${player} ${controlStateOf(set)} ${wireKey(wire.cable)} ${configurationKey(configuration)} ${linkKey(rows)}`;
   const known = ease.get(key);
   if (known !== undefined) return known;
@@ -114,7 +113,7 @@ export function actsOf({ space, ease }: PlanContext, configuration: Configuratio
 
 const configurationKeys = new WeakMap<Configuration, string>();
 
-/** What a configuration adds to the key of ease. */
+/** The part of the memo key that belongs to the configuration. */
 function configurationKey(configuration: Configuration): string {
   const { topology, control, rows } = configuration;
   const known =
@@ -123,11 +122,11 @@ function configurationKey(configuration: Configuration): string {
   return known;
 }
 
-/** All on which control rests in a room: its wires, its switches and return channels, and by which links the sound of its rows arrives. */
+/** A key of everything control depends on in a job: wires, control settings, return channels, and the links by which the sound of its rows arrives. */
 export const controlKey = (job: Job, rows: readonly Arrival[]): string =>
   [...job.cables.map(wireKey), ...job.devices.map(controlStateOf), returnWords(job).answer, linkKey(rows)].join("|");
 
-/** What control asks of a cable: where it leads, and its wires for control and return. */
+/** The part of a cable that control depends on: its ends, its control wire and its return wires. */
 const wireKey = ({ from, to, returnWires, controlWire }: Cable): string =>
   `${from.device} ${from.port} ${to.device} ${to.port} ${returnWires} ${controlWire}`;
 

@@ -9,7 +9,7 @@ import type { PlayerOption } from "./judge-plug";
 import { allowedIn, needsAreMet, choicesMeeting, needsOf, type Need, type PlugTables } from "./school-needs";
 import { refined, type BoundedTopology } from "./bounded-topology";
 
-/** What is still to be looked at, from the roughest on: a topology, its hubs as they are set, players to be assigned there, players that are. */
+/** An open node of the search, from coarse to fine: a topology, a group of its configurations, configurations, players to assign, an assignment. */
 export type OpenNode = Bounded &
   (
     | { readonly kind: "topology"; readonly bounded: BoundedTopology }
@@ -25,23 +25,23 @@ export type OpenNode = Bounded &
   );
 
 interface Bounded {
-  /** No plan that comes of it has more points. */
+  /** Upper bound of the points of every plan below it. */
   readonly bound: number;
-  /** The schools that plans which come of it can be of. */
+  /** The schools that plans below it can belong to. */
   readonly schools: readonly School[];
-  /** The greater, the further it is worked out. */
+  /** Its level in the tree; deeper nodes first among equal bounds. */
   readonly depth: number;
 }
 
-/** What configurations of a topology share on which control goes alike. */
+/** What the configurations of a control group share. */
 interface TopologyContext {
   readonly bounded: BoundedTopology;
   readonly variants: readonly Variant[];
-  /** What is known of plugs where control goes alike. */
+  /** Upper bounds of plugs within the group. */
   readonly known: PlugUpperBounds;
 }
 
-/** A way in which plans of a topology can be: of a school, with so many remotes. */
+/** A variant of a topology's plans: a school and a limit of remotes. */
 interface Variant {
   readonly school: School;
   /** What the school and the boxes need of the players. */
@@ -50,7 +50,7 @@ interface Variant {
   readonly remotes: RemoteLimit;
 }
 
-/** Players to be assigned on a configuration, for a school. */
+/** The assignment problem of a configuration for one school. */
 interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables"> {
   readonly configuration: Configuration;
   readonly worth: PlugValues;
@@ -58,15 +58,15 @@ interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables">
   readonly base: number;
 }
 
-/** A search under way, as far as its steps need it. */
+/** The state of a search that its nodes need. */
 export interface SearchState {
   readonly context: PlanContext;
   readonly best: ReadonlyMap<School, WiringPlan>;
-  /** How many topologies were looked at configuration by configuration, and how many assignments were settled on them. */
+  /** Topologies expanded, and assignments solved on them. */
   readonly counts: { topologies: number; settled: number };
-  /** Keeps a room that was played, where it is the best plan of its school so far, and gives it back where it is a plan at all. */
+  /** Keeps a plan where it is the best of its school so far; returns it where it is a plan at all. */
   readonly keep: (room: WiringPlan | null) => WiringPlan | null;
-  /** What a plan of a school has to beat. */
+  /** The points that a plan of a school has to beat. */
   readonly incumbent: (school: School) => number;
 }
 
@@ -81,8 +81,8 @@ export const topologyNode = (bounded: BoundedTopology): OpenNode => ({
 const playersOn = (on: AssignmentProblem, bound: number): OpenNode => ({ kind: "players", ...on, bound, schools: [on.school], depth: 4 });
 
 /**
- * Takes a node no further than it takes to see that it brings less than the next one, which is then taken first; gives what is left of it.
- * @param next the bound of the node after it
+ * Expands a node, but no further than needed to see that its bound falls below that of the next node. Returns the nodes that are left of it.
+ * @param next the bound of the next node
  */
 export function expand(run: SearchState, node: OpenNode, next: number): readonly OpenNode[] {
   const cutoff = Math.max(next - ALIKE, Math.min(...node.schools.map(run.incumbent)));
@@ -100,7 +100,7 @@ export function expand(run: SearchState, node: OpenNode, next: number): readonly
   }
 }
 
-/** The configurations of a topology, with what its schools need of the players. */
+/** Expands a topology into its control groups. */
 function expandTopology({ context, counts: looked }: SearchState, bounded: BoundedTopology): readonly OpenNode[] {
   const { space } = context;
   const { topology, plugs, bounds, schools } = bounded;
@@ -114,7 +114,7 @@ function expandTopology({ context, counts: looked }: SearchState, bounded: Bound
     return limits.map((remotes) => ({ school, needs, tables: allowed, remotes }));
   });
   if (open.length === 0) return [];
-  // What the hubs play themselves brings the same at most, however control is set.
+  // The bound of the hubs' own sources does not depend on control.
   const most = bounded.before + (bounded.own ?? 0);
   return controlGroups(context, topology).map((alike) => {
     const on: TopologyContext = { bounded, variants: open, known: new Map() };
@@ -122,11 +122,11 @@ function expandTopology({ context, counts: looked }: SearchState, bounded: Bound
   });
 }
 
-/** At most so much players bring on hubs that are set so, in whatever school. */
+/** Upper bound of what players bring in a control group, over all variants. */
 const bestOf = (set: Pick<Configuration, "hubs">, on: TopologyContext): number =>
   Math.max(...on.variants.map((one) => playersAtMost(set, on, one) - one.remotes.lost));
 
-/** The configurations of hubs whose control switches stand alike, told apart by their return channels. */
+/** Expands a control group into configurations, grouped by their return channels. */
 function expandControl({ alike, on }: Extract<OpenNode, { kind: "control" }>): readonly OpenNode[] {
   const possible = alike.configurations().filter(({ isPossible }) => isPossible);
   return groupBy(possible, ({ control }) => control).flatMap((configurations) =>
@@ -137,7 +137,7 @@ function expandControl({ alike, on }: Extract<OpenNode, { kind: "control" }>): r
   );
 }
 
-/** Configurations on which control goes alike, the best before its players first; none where there are none left. */
+/** A node for configurations of one control key, the best without players first; none where none are left. */
 function configurationsLeft(configurations: readonly Configuration[], on: TopologyContext): readonly OpenNode[] {
   const [first] = configurations;
   if (!first) return [];
@@ -145,13 +145,13 @@ function configurationsLeft(configurations: readonly Configuration[], on: Topolo
   return [{ kind: "configurations", configurations, on, bound, schools: on.bounded.schools, depth: 3 }];
 }
 
-/** At most so much players bring on a configuration, by what was worked out on others on which control goes alike. */
+/** Upper bound of what players bring on a configuration, using what others with the same control key have shown. */
 function playersAtMost(configuration: Pick<Configuration, "hubs">, { bounded, known }: TopologyContext, { tables }: Variant): number {
   const { bounds } = bounded;
   return assignPlugs(tables, (plug) => Math.min(bounds.on(configuration, plug), known.get(plug) ?? Infinity))?.worth ?? -Infinity;
 }
 
-/** Opens the first of some configurations, unless what was worked out since shows that something else could bring more. */
+/** Expands the first configuration, unless its bound has fallen below the cutoff since. */
 function expandConfigurations(
   run: SearchState,
   { configurations, on }: Extract<OpenNode, { kind: "configurations" }>,
@@ -163,7 +163,7 @@ function expandConfigurations(
   return now.bound <= cutoff ? [now] : [...assignmentsOn(run, first, on), ...configurationsLeft(rest, on)];
 }
 
-/** Players to be assigned on a configuration, for every school that could win there. */
+/** Assignment nodes of a configuration, one for each school that could still win. */
 function assignmentsOn(
   { context, incumbent: incumbent }: SearchState,
   configuration: Configuration,
@@ -182,17 +182,17 @@ function assignmentsOn(
   });
 }
 
-/** So many settled assignments wait until nothing else could bring more; then one is played at once, so that there is something to beat. */
+/** Every so many solved assignments one is played at once, so that there is an incumbent early. */
 const PLAY_EVERY = 8;
 
-/** Players assigned on a configuration as far as the cutoff asks. */
+/** Solves the assignment as far as the cutoff requires. */
 function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number): readonly OpenNode[] {
   const found = solveAssignment(on.tables, on.worth, cutoff - on.base);
   const bound = on.base + (found?.worth ?? -Infinity);
   if (!found || bound <= run.incumbent(on.school) + ALIKE) return [];
   const { plugs, chosen } = found;
   if (!chosen) return [playersOn(on, bound)];
-  // Else the best of every choice of players that are made to meet what is needed.
+  // Otherwise branch on which players meet the needs.
   if (!needsAreMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => playersOn({ ...on, tables }, bound));
   const node = { kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 } as const;
   const isDue = run.counts.settled % PLAY_EVERY === 0;
@@ -200,7 +200,7 @@ function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number):
   return isDue ? expandAssignment(run, node) : [node];
 }
 
-/** Plays an assignment through the full engine, where it can be predicted that it is the best of its school so far, and gives what is left beside it. */
+/** Plays an assignment through the full engine where its estimate beats the incumbent; returns the other assignments (Murty's partition). */
 function expandAssignment(run: SearchState, { on, plugs, chosen, bound }: Extract<OpenNode, { kind: "assignment" }>): readonly OpenNode[] {
   const { school, configuration, tables } = on;
   const left = () => partition(tables, plugs).map((rest) => playersOn({ ...on, tables: rest }, bound));

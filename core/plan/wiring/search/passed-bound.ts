@@ -5,13 +5,13 @@ import type { JobFacts } from "../memo";
 import type { PlanContext } from "./configurations";
 import { type KeptUpperBound, pictureUpperBound, soundUpperBound } from "../bounds";
 
-/** What passes of a device at most. */
+/** Upper bounds of what passes of a device. */
 export type PassedUpperBound = Pick<KeptUpperBound, "sounds" | "pictures">;
 
 /**
- * What could come at most of a device in a room: its sound with every switch at will, its picture as the room is set; from another room
- * where that is alike in all that it depends on.
- * @param jobOf the room as a job, made only where it is needed
+ * Upper bounds for a device in a job: its sound with every setting free, its picture with the settings as they are. From the memo where
+ * everything they depend on is the same.
+ * @param jobOf the job, made only where it is needed
  */
 export function passedUpperBound(
   { space, sounds, pictures }: PlanContext,

@@ -44,7 +44,7 @@ export interface WiringPlan {
 export const topologyEffort = (space: WiringSpace, { boxes, wires }: Topology): Effort =>
   [...boxes.map(boxEffort), ...wires.map((wire) => wireEffort(space, wire))].reduce(addEffort, takeOutEffort(space));
 
-/** A plan as far as it can be predicted. */
+/** The estimate of a plan. */
 export interface Estimate {
   readonly points: number;
   readonly figures: WeighedFigures;
@@ -99,8 +99,8 @@ export class PlanDraft {
   }
 
   /**
-   * How it would turn out by what arrives of each player alone, which is known already: no other player adds to that, so the plan itself
-   * is never better. Null where a lead would carry nothing, or where it takes more remotes than there may be.
+   * An estimate from the rows of each player alone, which are known already. Other players never add to them, so the plan itself is never
+   * better. Null where a lead would carry nothing, or where it needs more remotes than allowed.
    */
   estimate(): Estimate | null {
     const { context, configuration, chosen, laid } = this;
@@ -122,13 +122,13 @@ export class PlanDraft {
     return figures;
   }
 
-  /** All of it played through the full engine; null as above. */
+  /** The plan, played through the full engine; null as above. */
   plan(): WiringPlan | null {
     const { context, configuration, school, laid, alone } = this;
     const { space } = context;
     const solved = solve(laid.job, "planned");
     if (!leadsAreUsed(solved.rows, laid.wires) || !fulfilsAll(space, solved.rows)) return null;
-    // Where sound comes the same ways, control goes the same way too.
+    // Where sound takes the same paths, control behaves the same too.
     const isEstimated = alone && controlKey(laid.job, inOrder(alone.solved.rows)) === controlKey(laid.job, inOrder(solved.rows));
     const room = isEstimated ? { ...alone, solved } : solvedRoom(space, solved);
     const menus = menusOf([...configuration.topology.hubs, ...space.players], laid.settings);
@@ -140,14 +140,14 @@ export class PlanDraft {
   }
 }
 
-/** The rows of a board and of each player alone stand in one order by their names. */
+/** Rows in one order by their ids, so that a board and the rows of each player alone can be compared. */
 const inOrder = (rows: readonly Arrival[]): readonly Arrival[] => rows.toSorted((a, b) => (a.id < b.id ? -1 : 1));
 
-/** New parts that the van has not. */
+/** Number of new parts that the van does not have. */
 export const toBuy = (boxes: readonly BoxAtHand[], wires: readonly Wire[]): number =>
   boxes.filter(({ device, isThere }) => !isThere && device.supply === "buy").length +
   wires.filter(({ cable, existing }) => !existing && cable.supply === "buy" && cable.class !== "direct-plug").length;
 
-/** Boxes of the room that a plan has no use for stay where they are, with nothing in them. */
+/** Boxes that a plan does not use stay in the room, with nothing plugged in. */
 const unusedBoxes = ({ boxes }: WiringSpace, topology: Topology): readonly Device[] =>
   boxes.filter((box) => box.isThere && !topology.boxes.includes(box)).map(({ device }) => device);

@@ -10,12 +10,12 @@ import type { PlugTables } from "./school-needs";
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
 
-/** The most that the plugs of a topology can bring while its control switches stand so, sharper with every configuration they were worked out on. */
+/** Upper bounds of plugs within a control group; every configuration evaluated there tightens them. */
 export type PlugUpperBounds = Map<Plug, number>;
 
 /**
- * The plugs of a configuration, each worth at most what is known of it until it is worked out, and from then on what it brings. They are worked
- * out a step at a time, the cheapest first: the way of its sound alone, then what arrives, then how its acts go.
+ * The plugs of a configuration with their upper bounds, and their true worth once evaluated. Evaluation is lazy and in stages, the cheapest
+ * first: the bound of its path, then what arrives, then how its acts go.
  */
 export class PlugValues {
   private readonly outcomes = new Map<Plug, readonly PlugOutcome[]>();
@@ -43,12 +43,12 @@ export class PlugValues {
     return this.options.get(plug);
   }
 
-  /** How many steps a plug has been worked out. */
+  /** How many stages a plug has been through. */
   stageOf(plug: Plug): number {
     return this.options.has(plug) ? 3 : this.outcomes.has(plug) ? 2 : Number(this.bounds.isRefined(plug));
   }
 
-  /** Works a plug out one step further. */
+  /** Takes a plug through one more stage. */
   refine(plug: Plug): void {
     const outcomes = this.outcomes.get(plug);
     if (this.options.has(plug)) return;
@@ -78,17 +78,17 @@ export class PlugValues {
   }
 }
 
-/** Players assigned to sockets as far as it was worked out: at most so much they are worth, or just so much where every plug is chosen. */
+/** An assignment of players to sockets: its upper bound, or its exact worth where every plug is evaluated. */
 export interface AssignmentResult {
   readonly worth: number;
   readonly plugs: readonly Plug[];
-  /** Null: some plug is not worked out. */
+  /** Null: some plug is not evaluated yet. */
   readonly chosen: readonly PlayerOption[] | null;
 }
 
 /**
- * The best assignment of players to sockets, worked out until every plug of it is, or until it is worth no more than the cutoff; null where
- * they cannot all be placed. Only plugs that stand in a best assignment are worked out: of most the reach alone shows that they cannot.
+ * The best assignment of players to sockets, refined until every plug in it is evaluated or its bound is at or below the cutoff; null where
+ * they cannot all be placed. Only plugs that appear in a best assignment are evaluated.
  */
 export function solveAssignment(tables: PlugTables, worth: PlugValues, cutoff: number): AssignmentResult | null {
   for (;;) {
@@ -97,7 +97,7 @@ export function solveAssignment(tables: PlugTables, worth: PlugValues, cutoff: n
     const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
     if (chosen.length === found.plugs.length) return { ...found, chosen };
     if (found.worth <= cutoff) return { ...found, chosen: null };
-    // The quicker steps first: often they show that nothing is to be won here.
+    // The cheapest stages first: often they are enough to fall below the cutoff.
     const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
     const least = Math.min(...open.map((plug) => worth.stageOf(plug)));
     const next = open.filter((plug) => worth.stageOf(plug) === least);
@@ -106,7 +106,7 @@ export function solveAssignment(tables: PlugTables, worth: PlugValues, cutoff: n
 }
 
 /**
- * The tables that are left without one assignment, divided so that nothing is looked at twice.
+ * Partitions what is left of the tables without one assignment into disjoint parts.
  * Source: K. G. Murty, Operations Research 16 (1968) 682–687.
  */
 export const partition = (tables: PlugTables, plugs: readonly Plug[]): readonly PlugTables[] =>
@@ -118,8 +118,8 @@ export const partition = (tables: PlugTables, plugs: readonly Plug[]): readonly 
   });
 
 /**
- * At most so much players bring on a topology; -Infinity where they cannot all be placed. It is looked into no further than it takes to
- * see that it is not more than the cutoff; whether all of the best assignment was, is told too.
+ * Upper bound of what players bring on a topology; -Infinity where they cannot all be placed. Refined only until it is at or below the
+ * cutoff; `isWhole` says whether every plug of the best assignment was refined.
  */
 export function playersUpperBound(
   tables: PlugTables,
@@ -132,14 +132,14 @@ export function playersUpperBound(
     const open = found.plugs.filter((plug) => !bounds.isRefined(plug));
     if (open.length === 0 || found.worth <= cutoff) return { worth: found.worth, isWhole: open.length === 0 };
     const fresh = open.filter((plug) => !bounds.isStarted(plug));
-    // Equal players would come in its place otherwise, one after the other.
+    // Otherwise equal players would take its place one after the other.
     for (const plug of fresh) for (const one of bounds.alike(plug, tables)) bounds.start(one);
     if (fresh.length > 0) continue;
     for (const plug of open) for (const one of bounds.alike(plug, tables)) bounds.refine(one);
   }
 }
 
-/** The best assignment of players to sockets by what their plugs are worth; null where one of them has none left. */
+/** The best assignment of players to sockets for the given worth of plugs; null where a player has no plug left. */
 export function assignPlugs(
   tables: PlugTables,
   worthOf: (plug: Plug) => number,
@@ -165,7 +165,7 @@ export function assignPlugs(
   return plugs.length === tables.length ? { plugs, worth: result.worth } : null;
 }
 
-/** The place of those that have no socket: it has room for all of them. */
+/** The place of unplugged players: it has room for all of them. */
 const UNPLUGGED = 0;
 
 interface Seats {

@@ -11,35 +11,35 @@ import { passedUpperBound, type PassedUpperBound } from "./passed-bound";
 import type { Plug } from "./plugs";
 import { equalsOf, jobWith, seenAloneFrom, type StandIn, standInOf, type Wire } from "../space";
 
-/** What was looked into of a plug. */
+/** The bound of a plug as far as it is refined. */
 interface KnownBound {
   readonly most: number;
   readonly acts: number;
-  /** What passes of sound and picture is known too. */
+  /** It includes what passes of sound and picture. */
   readonly isWhole: boolean;
 }
 
-/** Who hears whom, and how the acts of plugs go at best then: with a player that takes part, and with one that does not. */
+/** Who is on whose control wire, with upper bounds of the acts: for a player that takes part in control, and for one that does not. */
 interface ControlBounds {
   readonly hearing: ControlReach;
   readonly acts: { readonly outcomes: Map<Plug, ActsUpperBound>; readonly silentRows: Map<Plug, ActsUpperBound> };
 }
 
 /**
- * What the plugs of a topology can bring at most, looked into no further than a search asks: at first by what their socket reaches at
- * all, then by what could come along the way of their sound, and by who hears whom.
+ * Upper bounds of the plugs of a topology, refined on demand: first by the reach of the socket, then by what can pass along the path of sound
+ * and by who is on whose control wire.
  */
 export class PlugBounds {
   private readonly known = new Map<Plug, KnownBound>();
   private readonly outcomes = new Map<Plug, SettingMemo<readonly PlugOutcome[]>>();
-  /** What passes by each wire of a player that stands for others. */
+  /** What can pass along each wire of a stand-in. */
   private readonly passed = new Map<Wire, PassedUpperBound>();
   private readonly planned: readonly Device[];
   private room: JobFacts | undefined;
   private hearing: ControlReach | undefined;
-  /** The same for every choice of hubs that take no part, with how the acts of plugs go then. */
+  /** By the hubs that take no part in control. */
   private readonly hearings = new Map<string, ControlBounds>();
-  /** Whether whoever sits in a socket is seen while the sound system sleeps. */
+  /** Whether a player in a socket can be watched while the sound system sleeps. */
   private seenAlone: ((socket: CableEnd) => boolean) | undefined;
 
   constructor(
@@ -57,12 +57,12 @@ export class PlugBounds {
     return plug.kind === null || this.known.get(plug)?.isWhole === true;
   }
 
-  /** It is known who hears whom, which is the quicker half. */
+  /** The control half of the bound, which is the quicker one, is computed. */
   isStarted(plug: Plug): boolean {
     return plug.kind === null || this.known.has(plug);
   }
 
-  /** The points that the acts of its player bring at most, once it was looked into. */
+  /** Upper bound of the points of its player's acts, once computed. */
   actsOf(plug: Plug): number {
     return this.context.weights.ease * ACTS_SHARE * this.easeOf(plug);
   }
@@ -72,7 +72,7 @@ export class PlugBounds {
     return this.known.get(plug)?.acts ?? Infinity;
   }
 
-  /** The same with the hubs as they are set on a configuration, and with a player that takes part or not; null: it is unplugged. */
+  /** The same on a configuration, for a player that takes part in control or not; null: it is unplugged. */
   private actsOn(configuration: Pick<Configuration, "hubs">, plug: Plug, takesPart: boolean): ActsUpperBound | null {
     const { space } = this.context;
     const { hearing, acts } = this.hearingOn(configuration);
@@ -98,12 +98,12 @@ export class PlugBounds {
     return fresh;
   }
 
-  /** The points that the acts of a player bring at most on a configuration, as it is set. */
+  /** Upper bound of the points of a player's acts on a configuration, for an outcome. */
   actPointsOn(configuration: Pick<Configuration, "hubs">, plug: Plug, outcome: PlugOutcome): number {
     return this.context.weights.ease * ACTS_SHARE * (this.actsOn(configuration, plug, takesPart(outcome.player))?.ease ?? Infinity);
   }
 
-  /** What a plug brings at most on a configuration: what its acts lose there is known from what was tried. */
+  /** Upper bound of a plug on a configuration: less what its acts lose there. */
   on(configuration: Pick<Configuration, "hubs">, plug: Plug): number {
     const looked = this.known.get(plug);
     const acts = looked && this.actsOn(configuration, plug, true);
@@ -112,18 +112,18 @@ export class PlugBounds {
     return looked.most - this.context.weights.ease * ACTS_SHARE * (looked.acts - acts.ease);
   }
 
-  /** Looks into who hears whom, and whether its player is seen alone. */
+  /** Computes the control half of the bound, and whether its player can be watched alone. */
   start(plug: Plug): void {
     if (!this.isStarted(plug)) this.tighten(plug, null);
   }
 
-  /** Looks into all of it, what passes of sound and picture too. */
+  /** Computes all of the bound, what passes of sound and picture included. */
   refine(plug: Plug): void {
     const passed = this.isRefined(plug) ? null : this.passedBy(plug);
     if (passed) this.tighten(plug, passed);
   }
 
-  /** The plugs of equal players into the same kind of socket, itself among them: what is known of one is soon known of all. */
+  /** The plugs of equal players into the same kind of socket, itself included; a bound of one soon holds for all. */
   alike({ player, kind }: Plug, tables: readonly (readonly Plug[])[]): readonly Plug[] {
     return equalsOf(this.context.space, player).flatMap((index) => tables[index]?.filter((other) => other.kind === kind) ?? []);
   }
@@ -144,7 +144,7 @@ export class PlugBounds {
     this.known.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease, isWhole: passed !== null });
   }
 
-  /** What passes at most by a plug; null where it is unplugged. */
+  /** What can pass by a plug at most; null where it is unplugged. */
   private passedBy({ player: id, wire, kind }: Plug): PassedUpperBound | null {
     const { space } = this.context;
     const player = space.players.find((one) => one.id === id);
@@ -164,14 +164,14 @@ export class PlugBounds {
     return passedUpperBound(this.context, room, device, () => jobWith(space, this.planned, [...wires, wire], [device]));
   }
 
-  /** What is outcomes of a plug on a configuration: as on another configuration of the topology where every switch that was asked about stands alike. */
+  /** The outcomes of a plug on a configuration, from the memo where every setting they depend on is the same. */
   outcomesOn(configuration: Configuration, plug: Plug): readonly PlugOutcome[] {
     const told = this.outcomes.get(plug) ?? new SettingMemo();
     this.outcomes.set(plug, told);
     return told.of(configuration.hubs, () => evaluatePlug(this.context, configuration, plug, this.passedBy(plug)?.sounds)).answer;
   }
 
-  /** What the hubs play themselves can keep of its sound. */
+  /** Upper bound of the sound kept by the hubs' own sources. */
   readonly ownSounds: SoundsOf = (device) => {
     const { space } = this.context;
     const job = jobWith(space, this.planned, this.topology.wires);

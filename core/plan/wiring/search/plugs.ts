@@ -17,39 +17,39 @@ import type { Topology } from "../topology";
 import type { PlanContext } from "./configurations";
 import type { UpperBounds } from "../bounds";
 
-/** One way to plug in a player on a topology, before anything is worked out of it. Null for kind and wire: it stays unplugged. */
+/** One way to plug in a player on a topology. Null for kind and wire: it stays unplugged. */
 export interface Plug {
   readonly player: string;
   readonly kind: SocketKind | null;
   readonly wire: Wire | null;
   readonly reach: Reach | null;
-  /** It brings no more points than this, whatever the settings. */
+  /** Upper bound of its points, for any settings. */
   readonly most: number;
 }
 
-/** The plugs of each player into a kind of socket, with the most that one of each can bring; none: -Infinity. */
+/** The plugs of each player into a kind of socket, with the greatest upper bound of each; none: -Infinity. */
 interface IntoKind {
   readonly plugs: readonly (readonly Plug[])[];
   readonly most: readonly number[];
 }
 
-/** Plugs into kinds of sockets, by all that they depend on: they come up again on most topologies. */
+/** Memo of plugs into kinds of sockets, by everything they depend on: they recur on most topologies. */
 export type PlugMemo = Map<string, IntoKind>;
 
-/** A topology with every way to plug its players in, and the most that all of it can bring. */
+/** Every way to plug the players into a topology. */
 export class Plugs {
   private laid: readonly (readonly Plug[])[] | undefined;
 
   constructor(
     private readonly unplugged: readonly Plug[],
     private readonly kinds: readonly IntoKind[],
-    /** What the hubs play themselves brings at most so much. */
+    /** Upper bound of the hubs' own sources. */
     readonly ownMost: number,
-    /** Sound comes to the sound system from somewhere, a socket for a player or a source of the hubs themselves. */
+    /** Some socket or some source of the hubs has a path of sound to the sound system. */
     readonly sounds: boolean,
   ) {}
 
-  /** A table for each player in turn, laid out when it is first asked for. */
+  /** One table per player, built on first use. */
   get tables(): readonly (readonly Plug[])[] {
     this.laid ??= this.unplugged.map((plug, player) => {
       const table = [plug];
@@ -59,7 +59,7 @@ export class Plugs {
     return this.laid;
   }
 
-  /** At most so much the players bring, as if there were room for all of them in every socket. */
+  /** Relaxation: upper bound of what the players bring if every socket had room for all of them. */
   get roughly(): number {
     return this.unplugged.reduce(
       (sum, { most }, player) => sum + this.kinds.reduce((top, kind) => Math.max(top, kind.most[player] ?? top), most),
@@ -90,7 +90,7 @@ export function plugsOf(context: PlanContext, topology: Topology): Plugs {
   return new Plugs(unpluggedOf(context), kinds, most.ofOwn(topology.hubs, reach), sounds);
 }
 
-/** A context stays the same in a search, and so does what it gives to players that have no socket. */
+/** The plugs of unplugged players are the same for a whole search. */
 const alone = new WeakMap<UpperBounds, readonly Plug[]>();
 
 function unpluggedOf({ space, most }: PlanContext): readonly Plug[] {
@@ -100,7 +100,7 @@ function unpluggedOf({ space, most }: PlanContext): readonly Plug[] {
   return known;
 }
 
-/** The ways to plug each player into a kind of socket from where something is reached; none where it has no HDMI or may not sit there. */
+/** The ways to plug each player into a kind of socket with some reach; none where it has no HDMI or a bond forbids it. */
 function plugsInto({ space, most }: PlanContext, room: Job, hub: Device, kind: SocketKind, reach: Reach): IntoKind {
   const plugs = space.players.map((player) => {
     const plug = hdmiOut(player);

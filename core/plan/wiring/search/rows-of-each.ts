@@ -3,10 +3,10 @@ import { rowsIn, type Configuration, type PlanContext } from "./configurations";
 import { jobWith, setLike, standInOf } from "../space";
 import type { PlayerOption } from "./judge-plug";
 
-/** Configurations and options are never changed in place, so the rows of each option are gathered once. */
+/** Configurations and options are immutable, so the rows of each option are gathered once. */
 const gathered = new WeakMap<Configuration, Map<PlayerOption, readonly Arrival[]>>();
 
-/** The rows of a configuration's hubs and of each player as if it were alone there. */
+/** The rows of a configuration's hubs, and of each player as if it were alone there. */
 export function rowsOfEach(context: PlanContext, configuration: Configuration, chosen: readonly PlayerOption[]): readonly Arrival[] {
   const known = gathered.get(configuration) ?? new Map<PlayerOption, readonly Arrival[]>();
   gathered.set(configuration, known);

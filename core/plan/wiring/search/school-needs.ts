@@ -10,13 +10,13 @@ export type PlugTables = readonly (readonly Plug[])[];
 export const allowedIn = (space: WiringSpace, topology: Topology, school: School, tables: PlugTables): PlugTables =>
   tables.map((plugs) => plugs.filter(({ kind }) => kind === null || allowsHub(space, school, hubOf(topology, kind.device))));
 
-/** So many players must be plugged in one way, or a plan is not of its school or one of its boxes does nothing. */
+/** A number of players that must be plugged in certain ways, or the plan is not of its school or one of its boxes does nothing. */
 export interface Need {
   readonly count: number;
   readonly isMetBy: (plug: Plug) => boolean;
 }
 
-/** What a school and the boxes of a topology need of the players: somebody sits in what it is named after, and in every box that is there for players. Null: it cannot be. */
+/** What a school and the boxes of a topology need: a player in the hub that the school is named after, and in every box that is there for players. Null: impossible. */
 export function needsOf(space: WiringSpace, topology: Topology, school: School, tables: PlugTables): readonly Need[] | null {
   const hub = ({ kind }: Plug) => (kind ? hubOf(topology, kind.device) : null);
   const ofBoxes = topology.boxes.map(({ device }): Need => ({
@@ -24,7 +24,7 @@ export function needsOf(space: WiringSpace, topology: Topology, school: School, 
     isMetBy: ({ kind }) => kind?.device === device.id,
   }));
   const ofBackbone = [...ofBoxes, ...leadNeeds(space, topology)];
-  // Where nobody can be plugged in at all the room itself is what is left.
+  // Where no player can be plugged in at all, only the room itself is left.
   if (tables.every((plugs) => plugs.every(({ kind }) => kind === null)))
     return school === "sound-hub" || school === "mixed" ? null : ofBackbone;
   const inSystem: Need = { count: 1, isMetBy: (plug) => hub(plug) === space.system.id };
@@ -41,7 +41,7 @@ export function needsOf(space: WiringSpace, topology: Topology, school: School, 
   return [...ofBackbone, ...named];
 }
 
-/** A lead that nothing of the hubs themselves could go through needs somebody from whom it leads on; without, it carries nothing and is not laid. */
+/** A lead that no source of the hubs can use needs a player in front of it; without one it carries nothing and is not run. */
 function leadNeeds(space: WiringSpace, topology: Topology): readonly Need[] {
   const leads = topology.wires.filter(({ cable }) => isLead(cable));
   if (leads.length === 0) return [];
@@ -55,21 +55,21 @@ function leadNeeds(space: WiringSpace, topology: Topology): readonly Need[] {
   });
 }
 
-/** Whether players plugged so are all that is needed. */
+/** Whether these plugs meet the needs. */
 export const needsAreMet = (needs: readonly Need[], plugs: readonly Plug[]): boolean =>
   needs.every(({ count, isMetBy }) => plugs.filter(isMetBy).length >= count);
 
-/** The tables of plugs that a school leaves: once for each choice of players that meets what is needed. */
+/** The tables of plugs for a school, once for each choice of players that meets its needs. */
 export function startsOf(space: WiringSpace, topology: Topology, school: School, tables: PlugTables): readonly PlugTables[] {
   const needs = needsOf(space, topology, school, tables);
   return needs ? choicesMeeting(needs, allowedIn(space, topology, school, tables)) : [];
 }
 
-/** The tables once for each choice of players that are made to meet what is needed. */
+/** The tables, once for each choice of players that meets the needs. */
 export const choicesMeeting = (needs: readonly Need[], tables: PlugTables): readonly PlugTables[] =>
   needs.reduce<readonly PlugTables[]>((all, need) => all.flatMap((one) => forced(one, need)), [tables]);
 
-/** How many players must sit in a box before it does anything: one where no wire leads in, and one that gathers sockets gathers two. */
+/** How many players a box needs to do anything: one where no wire leads in, two for a switch. */
 export function playersNeeded({ wires }: Pick<Topology, "wires">, box: Device): number {
   if (inputKinds(box, NO_SOCKETS).length === 0) return 0;
   const sockets = inputKinds(box, NO_SOCKETS).reduce((sum, { ports }) => sum + ports.length, 0);
@@ -77,7 +77,7 @@ export function playersNeeded({ wires }: Pick<Topology, "wires">, box: Device): 
   return Math.max(0, (isSwitchBox(box) && sockets > 1 ? 2 : 1) - wired);
 }
 
-/** The tables once for each choice of so many players who can be plugged as it is needed, and then are; from one player on. */
+/** The tables once for each choice of that many players, restricted to plugs that meet the need; from one player on. */
 function forced(tables: PlugTables, need: Need, count = need.count, from = 0): readonly PlugTables[] {
   if (count === 0) return [tables];
   return tables.flatMap((plugs, index) => {

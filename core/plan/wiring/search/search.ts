@@ -12,11 +12,11 @@ import type { Weights } from "../evaluation";
 /** The best plan of each school, the best of all first, and how sure that is. */
 export interface PlanSearch {
   readonly plans: readonly WiringPlan[];
-  /** Schools of which no plan exists; told only where all were looked through. */
+  /** Schools without any plan; only where the search was complete. */
   readonly impossible: readonly School[];
-  /** Nothing beats the first plan. */
+  /** No plan beats the first. */
   readonly proven: boolean;
-  /** What a better plan could still have more, in per cent of the best; 0 where it is proven. */
+  /** How much better an unseen plan could be, in per cent of the best; 0 where it is proven. */
   readonly gap: number;
   readonly looked: { readonly topologies: number; readonly rooms: number };
   /** Each plan is also the best of its school. */
@@ -26,23 +26,23 @@ export interface PlanSearch {
 }
 
 export interface PlanOptions {
-  /** Tells the time in milliseconds; without it nothing is cut off. */
+  /** The time in milliseconds; without it there is no time limit. */
   readonly clock?: () => number;
   readonly mostMs?: number;
-  /** Told whenever a better plan is found. */
+  /** Called whenever a better plan is found. */
   readonly onBetter?: (best: WiringPlan) => void;
-  /** Told every plan that was played through the full engine, better or not. */
+  /** Called with every plan that was played through the full engine, better or not. */
   readonly onPlayed?: (plan: WiringPlan) => void;
-  /** Any plan will do: the first ends the search. */
+  /** Stop at the first plan. */
   readonly anyPlan?: boolean;
-  /** Only what wins is wanted: the other schools are not looked through for their own best. */
+  /** Only the winner is wanted: the other schools are not searched for their own best. */
   readonly onlyBest?: boolean;
 }
 
 /**
- * Finds the best plan of every school for the given weights. A topology is bounded by what its sockets reach at all; each set of hub
- * settings on it by an assignment of players to sockets, of which only what could win is worked out; the assignment is played through
- * the full engine, and other assignments are looked at only while their bound could beat the best of their school.
+ * Finds the best plan of every school for the given weights, by branch and bound. A topology is bounded by the reach of its sockets, a
+ * configuration by a relaxed assignment of players to sockets; assignments are solved, estimated and played through the full engine, and
+ * further ones are examined only while their bound beats the incumbent of their school. See docs/planner.md.
  */
 export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
   const { clock, mostMs = Infinity, onlyBest = false, anyPlan = false } = options;
@@ -51,13 +51,13 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const found = new Found(options);
   const looked = { topologies: 0, settled: 0 };
   const isOver = () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs);
-  /** A search in which a plan has to beat so many points. */
+  /** A search with the given incumbents. */
   const run = (incumbent: SearchState["incumbent"], heardOnly = true): SearchState => ({
     context,
     best: found.best,
     incumbent: incumbent,
     counts: looked,
-    // Rooms in which nothing comes from the sound system are no plans, where another one is heard.
+    // Where some plan sounds from the sound system, those that do not are not plans.
     keep: (room) => found.keep(room && (room.figures.heard || !heardOnly) ? room : null),
   });
   const toWin = run(() => found.points);
@@ -67,7 +67,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
       const schools = schoolsOf(space, topology).filter((school) => wanted.includes(school));
       return schools.length ? [boundTopology(by, topology, schools)] : [];
     });
-  // Without a box there is little to look at, and the first plan is there at once.
+  // There are few topologies without a box, so a first plan is there at once.
   const sets = boxSets(space);
   const bare = sets.filter((set) => set.length === 0);
   const [simplest] = topologiesOn(context, bare)
@@ -76,7 +76,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest));
   const bounded = topologiesOn(withPictureBounds(context), sets);
   const heard = explore(toWin, bounded.filter(hasSound), isOver);
-  // A way by which nothing at all sounds is none, where another one is heard.
+  // A plan without any sound counts only where no other has any.
   const isSilent = found.best.size === 0;
   const pending = bounded.filter((one) => isSilent || hasSound(one));
   const silent = isSilent
@@ -88,7 +88,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     : -Infinity;
   const gap = gapOf(Math.max(heard, silent), found.points);
   const provenAfter = clock ? clock() - begun : null;
-  // What wins is known; now the best of every other school, for comparison.
+  // The winner is known; now the best of every other school, for comparison.
   const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);
   const missed = onlyBest ? Infinity : explore(ofEach, pending, isOver);
   const plans = [...found.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
@@ -106,7 +106,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
 /** The best plan of each school so far. */
 class Found {
   readonly best = new Map<School, WiringPlan>();
-  /** How many rooms were played through the full engine. */
+  /** Plans played through the full engine. */
   rooms = 0;
 
   constructor(private readonly options: PlanOptions) {}
@@ -116,7 +116,7 @@ class Found {
     return Math.max(-Infinity, ...[...this.best.values()].map(({ points }) => points));
   }
 
-  /** Keeps a room that was played, where it is a plan and the best of its school. */
+  /** Keeps a plan where it is the best of its school. */
   keep(plan: WiringPlan | null): WiringPlan | null {
     this.rooms += 1;
     if (!plan) return null;
@@ -149,7 +149,7 @@ function explore(run: SearchState, pending: readonly BoundedTopology[], isOver: 
   }
 }
 
-/** How much more points what was not looked at could have, in per cent; all of it where no plan is found yet. */
+/** How many more points an open node could have, in per cent; 100 where there is no plan yet. */
 function gapOf(open: number, best: number): number {
   if (open <= best + ALIKE) return 0;
   return best === -Infinity ? 100 : ((open - best) / Math.max(1, Math.abs(best))) * 100;
