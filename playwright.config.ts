@@ -18,6 +18,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // The application follows the system until a theme is chosen.
+    colorScheme: "dark",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
       args: [

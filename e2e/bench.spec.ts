@@ -121,7 +121,7 @@ test("the van: a part is written down, a cable of a job takes it, and fitted it 
   await page.getByRole("button", { name: "Add to the van" }).click();
   await choose(page, "Class of the cable", "Ultra High Speed HDMI");
   await page.getByRole("spinbutton", { name: "Length in metres" }).fill("7");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByRole("rowheader", { name: /Ultra High Speed HDMI, 7/ })).toBeVisible();
   await page.goto(`/jobs/${id}/patch?cable=bar-tv`);
   await page.getByRole("spinbutton", { name: "Length in metres" }).fill("6");
@@ -141,8 +141,8 @@ test("settings: feet in place of metres, and the firm's name, are kept", async (
   await page.goto("/settings");
   await choose(page, "Units of length", "in feet");
   await page.getByLabel("Name").fill("Reed & Halyard");
-  await page.getByRole("button", { name: "Keep" }).click();
-  await expect(page.getByText("Kept.")).toBeVisible();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("Saved.")).toBeVisible();
   await page.goto(`/jobs/${id}/patch?cable=bar-tv`);
   await expect(page.getByRole("spinbutton", { name: "Length in feet" })).toBeVisible();
   await request.put("/api/preferences", { data: {} });
@@ -198,7 +198,7 @@ test("an own device is corrected on the shelf, and the shelf goes out and comes 
   // The drawer slides in.
   await page.waitForTimeout(600);
   await choose(page, "Return channel of HDMI OUT (TV eARC) of " + name, "ARC");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText(/Differs from its class: “HDMI OUT \(TV eARC\)” has another return/)).toBeVisible();
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Export your own" }).click()]);
   await page.getByTestId("shelf-file").setInputFiles(await download.path());

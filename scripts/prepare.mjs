@@ -25,6 +25,15 @@ export function run(command, args, options = {}) {
   return spawnSync(command, args, { cwd: root, stdio: "inherit", env: { ...process.env, ...env }, ...rest }).status === 0;
 }
 
+/** The same for what takes minutes without a word: says every twenty seconds that it is still running. */
+function runSlowly(command, args, options) {
+  const code = "let s = 0; setInterval(() => console.log(`  still running, ${(s += 20)} s`), 20000)";
+  const pulse = spawn(process.execPath, ["-e", code], { stdio: ["ignore", "inherit", "ignore"] });
+  const ok = run(command, args, options);
+  pulse.kill();
+  return ok;
+}
+
 const has = (command) => spawnSync(command, ["--version"], { stdio: "ignore" }).status === 0;
 const canInstallPackages = () => process.platform === "linux" && process.getuid?.() === 0 && has("apt-get");
 
@@ -64,9 +73,9 @@ export function ensureDependencies() {
   say("installing packages and compiling the database from source (about three minutes the first time)");
   const prefix = dirname(dirname(process.execPath));
   const headers = existsSync(join(prefix, "include", "node", "node_version.h")) ? { npm_config_nodedir: prefix } : {};
-  if (!run(npm, ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { env: headers }))
+  if (!runSlowly(npm, ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { env: headers }))
     stop("npm ci did not finish; the lines above say why.");
-  if (!existsSync(binding) && !run(npm, ["rebuild", "sqlite3", "--loglevel=error"], { env: headers })) {
+  if (!existsSync(binding) && !runSlowly(npm, ["rebuild", "sqlite3", "--loglevel=error"], { env: headers })) {
     stop("sqlite3 could not be compiled; the lines above say why.");
   }
   writeFileSync(mark, lock);
@@ -101,7 +110,9 @@ export function ensureBuild() {
   if (existsSync(mark) && existsSync(join(root, ".next", "BUILD_ID")) && readFileSync(mark, "utf8") === state) return;
   say("building the application (about a minute)");
   if (
-    !run(process.execPath, [join(root, "node_modules", "next", "dist", "bin", "next"), "build"], { env: { NEXT_TELEMETRY_DISABLED: "1" } })
+    !runSlowly(process.execPath, [join(root, "node_modules", "next", "dist", "bin", "next"), "build"], {
+      env: { NEXT_TELEMETRY_DISABLED: "1" },
+    })
   ) {
     stop("the build did not finish; the lines above say why.");
   }

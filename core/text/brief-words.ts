@@ -6,7 +6,7 @@ export const BRIEF_USES: Readonly<Record<keyof Brief, string>> = {
   wishes: "The docket’s search finds it.",
   household: "On the printed map; the docket’s search finds it.",
   remotes: "With one: rows whose volume needs another are marked.",
-  newsFrom: "News rows are judged there; “the sound system” is always the same.",
+  newsFrom: "News rows are judged there.",
   screensAtOnce: "One: plans may bring every player in by one input, in place of a matrix.",
   surround: "Stereo is enough: no change beyond two channels is proposed.",
   clearSpeech: "Clear: rows that lose their centre channel are marked.",

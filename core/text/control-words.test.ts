@@ -78,14 +78,14 @@ describe("acts, as a household says them", () => {
   test.each(cases)("%o", (act, words, card) => expect([actWords(job, act, "tv"), cardWords(job, act, "tv")]).toEqual([words, card]));
 
   test("a verdict says what is not as wished and what is left to press", () => {
-    expect(Object.values(ACT_VERDICT_WORDS)).toEqual(["As wanted", "Works with an extra step", "Fails", "Unstable"]);
+    expect(Object.values(ACT_VERDICT_WORDS)).toEqual(["As wanted", "With an extra step", "Fails", "Unstable"]);
     expect(
       actVerdictSentence(job, {
         verdict: "with-a-step",
         misses: [{ miss: "system-off", device: "bar" }],
         steps: [{ device: "bar", key: { press: "power-on" } }],
       }),
-    ).toBe("Works with an extra step. Bar stays off, so it plays nothing. Still to press: Bar: on.");
+    ).toBe("With an extra step. Bar stays off, so it plays nothing. Still to press: Bar: on.");
     expect(actVerdictSentence(job, { verdict: "unstable", between: ["streamer", "box"] })).toBe(
       "Unstable. Streamer and Set-top box keep taking the screen from each other.",
     );

@@ -79,7 +79,7 @@ export function cardWords(job: Job, act: Act, screen: string | undefined): strin
 
 export const ACT_VERDICT_WORDS: Readonly<Record<ActVerdict["verdict"], string>> = {
   "as-wished": "As wanted",
-  "with-a-step": "Works with an extra step",
+  "with-a-step": "With an extra step",
   fails: "Fails",
   unstable: "Unstable",
 };

@@ -48,7 +48,7 @@ export function ArrivalsPlace() {
       foot={
         <>
           <EffectLine />
-          {view === "changes" ? null : <BestChange smallest={changes.smallest} />}
+          {view === "changes" ? null : <BestChange changes={changes} />}
         </>
       }
     >

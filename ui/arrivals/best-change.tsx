@@ -1,14 +1,15 @@
 "use client";
 
 import { Button } from "antd";
-import { commandOf, type SmallestChanges } from "@/core/plan";
+import { commandOf } from "@/core/plan";
 import { proofSentence, setWords, tieWords } from "@/core/text";
-import { useIntents, useJob } from "@/ui/job";
+import { useIntents, useJob, type Changes } from "@/ui/job";
+import { WorkNote } from "@/ui/kit";
 import styles from "./arrivals.module.css";
 import { arrivalsWords } from "@/ui/words";
 
 /** The one thing to do next: the smallest set of changes that lifts all it can, lowering nothing, and how sure that is. */
-export function BestChange({ smallest }: { smallest: SmallestChanges | null }) {
+export function BestChange({ changes: { smallest, working } }: { changes: Changes }) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
   if (
@@ -21,7 +22,11 @@ export function BestChange({ smallest }: { smallest: SmallestChanges | null }) {
     <div className={styles.best}>
       <span>
         <b>{arrivalsWords.smallestChange}</b>
-        <span aria-live="polite">{smallest ? setWords(job, smallest) : arrivalsWords.tryingSetsOfChanges}</span>
+        {smallest ? (
+          <span aria-live="polite">{setWords(job, smallest)}</span>
+        ) : (
+          <WorkNote working={working} words={arrivalsWords.tryingSetsOfChanges} />
+        )}
         {smallest ? (
           <span className={styles.quiet}>
             {[proofSentence(smallest), tieWords(job, smallest)].filter((words) => words !== null).join(" ")}

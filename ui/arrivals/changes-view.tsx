@@ -7,6 +7,7 @@ import { applyCommand, type Job } from "@/core/job";
 import { excludesEachOther, movedRows, together, type Change, type WeighedChange } from "@/core/plan";
 import { changeWords, movedWords, proofSentence, refusalSentence, tieWords } from "@/core/text";
 import { useIntents, useJob, type Changes } from "@/ui/job";
+import { WorkNote } from "@/ui/kit";
 import styles from "./changes.module.css";
 import { ControlCures } from "./control-cures";
 import { arrivalsWords } from "@/ui/words";
@@ -14,7 +15,7 @@ import { arrivalsWords } from "@/ui/words";
 const keyOf = ({ command }: Change): string => JSON.stringify(command);
 
 /** The smallest set of changes and every single one that moves something: tick to try them together, apply with one undo. */
-export function ChangesView({ changes: { single, smallest } }: { changes: Changes }) {
+export function ChangesView({ changes: { single, smallest, working } }: { changes: Changes }) {
   const job = useJob((state) => state.job);
   const [ticked, setTicked] = useState<{ readonly job: Job; readonly changes: readonly Change[] }>({ job, changes: [] });
   // Ticks belong to the job they were made on; after an edit they would mean something else.
@@ -38,7 +39,7 @@ export function ChangesView({ changes: { single, smallest } }: { changes: Change
     <div className={styles.changes}>
       <section aria-label={arrivalsWords.theSmallestSet}>
         <h3>{arrivalsWords.smallestSetThatLifts}</h3>
-        {!smallest ? <p className={styles.quiet}>{arrivalsWords.tryingSetsOfChanges}</p> : null}
+        {smallest ? null : <WorkNote working={working} words={arrivalsWords.tryingSetsOfChanges} />}
         {smallest ? <p className={styles.quiet}>{[proofSentence(smallest), tieWords(job, smallest)].filter(Boolean).join(" ")}</p> : null}
         <ul>{set.map(line)}</ul>
         {set.length > 1 ? (
@@ -50,7 +51,7 @@ export function ChangesView({ changes: { single, smallest } }: { changes: Change
       <ControlCures />
       <section aria-label={arrivalsWords.everySingleChange}>
         <h3>{arrivalsWords.everyChangeThatMoves}</h3>
-        {!single ? <p className={styles.quiet}>{arrivalsWords.tryingEverySingleChange}</p> : null}
+        {single ? null : <WorkNote working={working} words={arrivalsWords.tryingEverySingleChange} />}
         {single && others.length === 0 ? <p className={styles.quiet}>{arrivalsWords.nothingElseMoves}</p> : null}
         <ul>{others.map(line)}</ul>
       </section>

@@ -5,6 +5,7 @@ import { castOf, householdOf, type Household, type WeighedCure } from "@/core/ce
 import { cureWords, eventWords, listed, upperFirst } from "@/core/text";
 import { useMemo } from "react";
 import { useIntents, useJob, useRoomCures } from "@/ui/job";
+import { answerOf, WorkNote } from "@/ui/kit";
 import { arrivalsWords, kitWords } from "@/ui/words";
 import styles from "./changes.module.css";
 
@@ -14,13 +15,14 @@ const MOST = 5;
 /** What would make the everyday acts go better and lowers no sound, each played before it is offered. */
 export function ControlCures() {
   const job = useJob((state) => state.job);
-  const played = useRoomCures(job);
+  const working = useRoomCures(job);
+  const played = answerOf(working.work);
   const cures = played?.cures ?? null;
   const household = useMemo(() => householdOf(job), [job]);
   return (
     <section aria-label={arrivalsWords.everydayActs}>
       <h3>{arrivalsWords.everydayActs}</h3>
-      {cures === null ? <p className={styles.quiet}>{arrivalsWords.playingActs}</p> : null}
+      <WorkNote working={working} words={arrivalsWords.playingActs} />
       {played?.isWhole === false ? <p className={styles.quiet}>{kitWords.notAllTried}</p> : null}
       {cures?.length === 0 && played?.isWhole ? <p className={styles.quiet}>{arrivalsWords.noCure}</p> : null}
       <ul>

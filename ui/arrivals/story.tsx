@@ -21,7 +21,7 @@ import {
   unknownWords,
   volumeSentence,
 } from "@/core/text";
-import { useChosen } from "@/ui/kit";
+import { useChosen, WorkNote } from "@/ui/kit";
 import { useIntents, useJob, type Changes } from "@/ui/job";
 import { HopList } from "./hop-list";
 import { LipSyncScale } from "./lip-sync-scale";
@@ -146,7 +146,7 @@ interface CuresProps {
   readonly what: "lifts" | "pictureLifts";
 }
 
-function Cures({ arrival, changes: { single, smallest }, what }: CuresProps) {
+function Cures({ arrival, changes: { single, smallest, working }, what }: CuresProps) {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
   const cures = single?.filter((change) => change[what].includes(arrival.id)).slice(0, MOST_CURES);
@@ -155,7 +155,7 @@ function Cures({ arrival, changes: { single, smallest }, what }: CuresProps) {
   return (
     <section>
       <h3>{what === "lifts" ? arrivalsWords.whatWouldChangeIt : arrivalsWords.whatWouldBetterThePicture}</h3>
-      {!cures ? <p className={styles.quiet}>{arrivalsWords.tryingEverySingleChange}</p> : null}
+      {cures ? null : <WorkNote working={working} words={arrivalsWords.tryingEverySingleChange} />}
       {cures?.length === 0 ? (
         <p>
           {what === "lifts" ? arrivalsWords.nothingSingleLifts : arrivalsWords.nothingSingleBetters}{" "}

@@ -15,14 +15,14 @@ import {
   upperFirst,
 } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
+import { answerOf, WorkNote, type Working } from "@/ui/kit";
 import { controlWords, kitWords } from "@/ui/words";
 import styles from "./control.module.css";
 
 interface ActStoryProps {
   readonly household: Household;
   readonly judged: JudgedAct;
-  /** Null while they are being played. */
-  readonly played: { readonly cures: readonly Cure[]; readonly isWhole: boolean } | null;
+  readonly working: Working<{ readonly cures: readonly Cure[]; readonly isWhole: boolean }>;
   /** The cure that is looked at beside the act. */
   readonly looked: Cure | null;
   readonly onLook: (cure: Cure | null) => void;
@@ -35,8 +35,9 @@ interface ActStoryProps {
 const FIRST = 4;
 
 /** The story of an act: how it ends, what would make it end as wanted, and what is wrong with the room's control at all. */
-export function ActStory({ household, judged, played, looked, onLook, conflicts, reliance, screen }: ActStoryProps) {
+export function ActStory({ household, judged, working, looked, onLook, conflicts, reliance, screen }: ActStoryProps) {
   const job = useJob((state) => state.job);
+  const played = answerOf(working.work);
   const cures = played?.cures ?? null;
   const { edit } = useIntents();
   const [isLong, setLong] = useState(false);
@@ -47,7 +48,7 @@ export function ActStory({ household, judged, played, looked, onLook, conflicts,
       {judged.remotes.length ? (
         <p className={styles.quiet}>{controlWords.remotes(listed(judged.remotes.map((device) => deviceName(job, device))))}</p>
       ) : null}
-      {cures === null && judged.verdict.verdict !== "as-wished" ? <p className={styles.quiet}>{controlWords.playingCures}</p> : null}
+      {judged.verdict.verdict === "as-wished" ? null : <WorkNote working={working} words={controlWords.playingCures} />}
       {played?.isWhole === false ? <p className={styles.quiet}>{kitWords.notAllTried}</p> : null}
       {cures?.length ? (
         <section>

@@ -33,7 +33,7 @@ export function ControlPlace() {
   const conflicts = useMemo(() => conflictsOf(household), [household]);
   const judged = all.find(({ act }) => eventOf(act) === wanted) ?? all.find(({ verdict }) => verdict.verdict !== "as-wished") ?? all[0];
   const event = judged ? eventOf(judged.act) : "";
-  const played = useActCures(job, event);
+  const working = useActCures(job, event);
   const reliance = useMemo(() => relianceOf(household), [household]);
   const [looked, setLooked] = useState<{ readonly job: Job; readonly event: string; readonly cure: Cure } | null>(null);
   const cure = looked?.job === job && looked.event === event ? looked.cure : null;
@@ -44,11 +44,11 @@ export function ControlPlace() {
     <Sheet
       marginLabel={controlWords.marginLabel}
       margin={
-        judged ? (
+        judged && (shown === "acts" || shown === "trace") ? (
           <ActStory
             household={household}
             judged={judged}
-            played={played}
+            working={working}
             looked={cure}
             onLook={(one) => setLooked(one && { job, event, cure: one })}
             conflicts={conflicts}

@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { usePathname, useRouter } from "next/navigation";
 import type { ReactNode } from "react";
+import { Mark } from "@/ui/kit";
 import { ThemeSwitch } from "@/ui/theme";
 import { FindButton } from "./find-button";
 import styles from "./frame.module.css";
@@ -24,6 +25,10 @@ export function OutsideFrame({ acts, children }: { acts?: ReactNode; children: R
   return (
     <div className={styles.frame}>
       <header className={styles.top}>
+        <Link href="/" className={styles.brand}>
+          <Mark />
+          {frameWords.octachord}
+        </Link>
         <nav aria-label={frameWords.placesOutsideTheJobs} className={styles.places}>
           {OUTSIDE.map(({ href, name }) => (
             <Link

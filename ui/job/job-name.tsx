@@ -5,6 +5,7 @@ import Link from "next/link";
 import { useState } from "react";
 import { useJob } from "./job-context";
 import styles from "./job-frame.module.css";
+import { Mark } from "@/ui/kit";
 import { jobWords } from "@/ui/words";
 
 const ParticularsDialog = dynamic(() => import("./particulars-dialog").then((module) => module.ParticularsDialog), { ssr: false });
@@ -16,6 +17,7 @@ export function JobName() {
   return (
     <div className={styles.name}>
       <Link href="/" className={styles.docketLink}>
+        <Mark size={20} />
         {jobWords.docket}
       </Link>
       <span aria-hidden className={styles.slash}>

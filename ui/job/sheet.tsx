@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import styles from "./sheet.module.css";
 
-/** A place of a job: the sheet (the work), the margin (the story of what is chosen), the foot (the next thing). */
+/** A place of a job: the sheet (the work), the margin (the story of what is chosen; null: nothing is), the foot (the next thing). */
 export function Sheet({
   children,
   margin,
@@ -14,14 +14,14 @@ export function Sheet({
   marginLabel: string;
 }) {
   return (
-    <>
-      <div className={styles.body}>
-        <main className={styles.sheet}>{children}</main>
+    <div className={margin === null ? styles.lone : styles.body}>
+      <main className={styles.sheet}>{children}</main>
+      {margin === null ? null : (
         <aside className={styles.margin} aria-label={marginLabel} tabIndex={0}>
           {margin}
         </aside>
-        <footer className={styles.foot}>{foot}</footer>
-      </div>
-    </>
+      )}
+      <footer className={styles.foot}>{foot}</footer>
+    </div>
   );
 }

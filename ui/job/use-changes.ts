@@ -1,43 +1,43 @@
 "use client";
 
-import { wrap } from "comlink";
-import { useEffect, useMemo, useState } from "react";
+import type { Remote } from "comlink";
+import { useMemo } from "react";
 import type { Job } from "@/core/job";
-import { boxesAtHand } from "@/core/stock";
-import { useStock } from "@/ui/stock";
 import type { SmallestChanges, WeighedChange } from "@/core/plan";
+import { boxesAtHand } from "@/core/stock";
+import { useWorker, type Working } from "@/ui/kit";
+import { useStock } from "@/ui/stock";
 import type { ChangesWorker } from "@/workers/changes-worker";
 
-/** What would move something of a job: every single change, and the smallest set that lifts all; each null while it is being calculated. */
+/** What would change something of a job: every single change, and the smallest set that lifts all; each null while it is being calculated. */
 export interface Changes {
   readonly single: readonly WeighedChange[] | null;
   readonly smallest: SmallestChanges | null;
+  /** The calculation itself, for what is still null. */
+  readonly working: Working<unknown, unknown>;
 }
 
-const NONE: Changes = { single: null, smallest: null };
+interface Question {
+  readonly job: Job;
+  readonly boxes: readonly string[];
+}
 
-/** Calculates the changes of a job aside, with the boxes that the van has to spare. An answer for an older job or another van is never shown. */
+const ASKING = {
+  start: () => new Worker(new URL("../../workers/changes-worker.ts", import.meta.url), { type: "module" }),
+  async ask(api: Remote<ChangesWorker>, { job, boxes }: Question, tell: (single: readonly WeighedChange[]) => void) {
+    const single = await api.weighedChanges(job);
+    tell(single);
+    return { single, smallest: await api.smallestChanges(job, { boxes }) };
+  },
+};
+
+/** Calculates the changes of a job in a worker, with the boxes that the van has to spare. */
 export function useChanges(job: Job): Changes {
   const stock = useStock();
   const boxes = useMemo(() => (stock ? boxesAtHand(job, stock.items, stock.free).join(" ") : null), [job, stock]);
-  const [answer, setAnswer] = useState<Changes & { readonly job: Job; readonly boxes: string | null }>({ job, boxes: null, ...NONE });
-  useEffect(() => {
-    if (boxes === null) return;
-    const worker = new Worker(new URL("../../workers/changes-worker.ts", import.meta.url), { type: "module" });
-    let wanted = true;
-    const reckon = async () => {
-      const { weighedChanges, smallestChanges } = wrap<ChangesWorker>(worker);
-      const single = await weighedChanges(job);
-      if (wanted) setAnswer({ job, boxes, single, smallest: null });
-      const smallest = await smallestChanges(job, { boxes: boxes.split(" ").filter(Boolean) });
-      if (wanted) setAnswer({ job, boxes, single, smallest });
-      worker.terminate();
-    };
-    void reckon();
-    return () => {
-      wanted = false;
-      worker.terminate();
-    };
-  }, [job, boxes]);
-  return answer.job === job && answer.boxes === boxes ? answer : NONE;
+  const question = useMemo((): Question | null => (boxes === null ? null : { job, boxes: boxes.split(" ").filter(Boolean) }), [job, boxes]);
+  const working = useWorker(question, ASKING);
+  const { work } = working;
+  if (work.state === "done") return { ...work.answer, working };
+  return { single: work.state === "working" ? work.part : null, smallest: null, working };
 }

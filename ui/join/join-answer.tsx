@@ -17,7 +17,7 @@ import {
   socketName,
   verdictWords,
 } from "@/core/text";
-import { askServer, TitledList, VerdictShape } from "@/ui/kit";
+import { answerOf, askServer, TitledList, VerdictShape, WorkNote } from "@/ui/kit";
 import type { PlanQuestion, Planning } from "@/ui/plans";
 import { joinWords } from "@/ui/words";
 import styles from "./join.module.css";
@@ -25,10 +25,20 @@ import styles from "./join.module.css";
 /** The planner's answer to five questions, told for a phone: the idea, what arrives, what it needs, what goes where. */
 export function JoinAnswer({ question, planning }: { question: PlanQuestion | null; planning: Planning }) {
   if (!question) return <Said words={joinWords.answerAll} />;
-  if (planning.state !== "found") return <Said words={joinWords.planning} />;
-  const [plan] = planning.found.plans;
+  const found = answerOf(planning.work);
+  if (!found)
+    return (
+      <section className={styles.answer} aria-label={joinWords.answer}>
+        {planning.work.state === "done" ? (
+          <p role="status">{joinWords.noWay}</p>
+        ) : (
+          <WorkNote working={planning} words={joinWords.planning} />
+        )}
+      </section>
+    );
+  const [plan] = found.plans;
   if (!plan) return <Said words={joinWords.noWay} />;
-  return <Told job={question.job} plan={plan} isProven={planning.found.proven} />;
+  return <Told job={question.job} plan={plan} isProven={found.proven} />;
 }
 
 function Said({ words }: { words: string }) {

@@ -38,7 +38,7 @@ export function JoinPlace() {
     const job = joinJob(joinWords.jobName, { screen, sound, players, way, matters }, NAMES);
     return { job, weights: weightsOf(job.brief), ...stock };
   }, [screen, sound, players, way, matters, stock]);
-  const { planning } = usePlans(question);
+  const planning = usePlans(question);
   return (
     <OutsideFrame>
       <main className={styles.join}>

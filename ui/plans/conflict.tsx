@@ -5,6 +5,7 @@ import type { Remote } from "comlink";
 import type { WishConflict } from "@/core/plan";
 import { conflictOfWishes } from "@/core/text";
 import { useJob } from "@/ui/job";
+import { answerOf, WorkNote } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import type { PlanQuestion, PlansWorker } from "@/workers/plans-worker";
 import styles from "./plans.module.css";
@@ -16,10 +17,15 @@ const askConflict = async (planner: Remote<PlansWorker>, question: PlanQuestion)
 export function Conflict({ question, onLetGo }: { question: PlanQuestion; onLetGo: () => void }) {
   const job = useJob((state) => state.job);
   const hasMusts = job.brief.musts.length + job.brief.mustStay.length > 0;
-  const conflict = usePlanner(question, hasMusts ? askConflict : null, askConflict);
+  const working = usePlanner(question, hasMusts ? askConflict : null, askConflict);
+  const conflict = answerOf(working.work);
   return (
     <section className={styles.notHere} aria-label={plansWords.conflict}>
-      {hasMusts ? <p role="status">{conflict ? conflictOfWishes(job, conflict) : plansWords.lookingForConflict}</p> : null}
+      {conflict ? (
+        <p role="status">{conflictOfWishes(job, conflict)}</p>
+      ) : (
+        <WorkNote working={working} words={plansWords.lookingForConflict} />
+      )}
       <Button onClick={onLetGo}>{plansWords.letGo}</Button>
     </section>
   );

@@ -19,7 +19,7 @@ import {
 } from "@/core/plan";
 import { impossibleSchool, planProof, PRESET_WORDS, SCHOOL_WORDS, tradesProof, tradeWords } from "@/core/text";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
-import { EmptyPlace, Switcher, Tabs, useChosen } from "@/ui/kit";
+import { answerOf, EmptyPlace, Switcher, Tabs, useChosen, WorkNote } from "@/ui/kit";
 import { useStock } from "@/ui/stock";
 import { plansWords } from "@/ui/words";
 import type { PlanQuestion, PlansWorker } from "@/workers/plans-worker";
@@ -63,11 +63,13 @@ export function PlansPlace() {
   const question = useMemo<PlanQuestion | null>(() => stock && { job, weights, ...stock }, [job, weights, stock]);
   // Which plans no other beats depends on no weights: what is played through for it is the same for all.
   const unweighed = useMemo<PlanQuestion | null>(() => stock && { job, weights: PRESETS["best-sound"], ...stock }, [job, stock]);
-  const { planning, stop, again } = usePlans(question);
+  const planning = usePlans(question);
+  const { work, stop } = planning;
+  const found = answerOf(work);
   const isTrades = view === "trades";
-  const trades = usePlanner(unweighed, isTrades && planning.state === "found" ? askTrades : null, askTrades);
+  const trading = usePlanner(unweighed, isTrades && found ? askTrades : null, askTrades);
+  const trades = answerOf(trading.work);
   const system = chosenSoundSystem(job)?.id ?? "";
-  const found = planning.state === "found" ? planning.found : null;
   const columns = useMemo(() => columnsOf(found, isTrades ? (trades?.plans ?? []) : null), [found, isTrades, trades]);
   const chosen = columns[column] ? column : 0;
   const plan = columns[chosen]?.plan;
@@ -107,30 +109,28 @@ export function PlansPlace() {
           <Switcher label={plansWords.view} choices={VIEWS} chosen={isTrades ? "trades" : "ways"} onChoose={setView} />
         </header>
         {preset === null && !isTrades ? <FineTuning weights={weights} onWeights={(next) => setWanted(writeWeights(next))} /> : null}
-        {planning.state === "looking" ? (
+        {work.state === "working" ? (
           <p className={styles.looking} role="status">
-            {plansWords.looking(planning.points)}
+            {plansWords.looking(work.part)}
             <Button size="small" onClick={stop}>
               {plansWords.stop}
             </Button>
           </p>
-        ) : null}
-        {planning.state === "stopped" ? (
-          <p className={styles.looking} role="status">
-            {plansWords.stopped}
-            <Button size="small" onClick={again}>
-              {plansWords.again}
-            </Button>
-          </p>
-        ) : null}
-        {planning.state === "nothing" ? (
+        ) : (
+          <WorkNote working={planning} words="" />
+        )}
+        {work.state === "done" && found === null ? (
           <EmptyPlace heading={plansWords.emptyHeading} words={plansWords.empty}>
             <Link href="gear">{plansWords.takeStock}</Link>
           </EmptyPlace>
         ) : null}
         {found ? (
           <>
-            <p role="status">{isTrades ? (trades ? tradesProof(trades) : plansWords.lookingForTrades) : planProof(found)}</p>
+            {isTrades && !trades ? (
+              <WorkNote working={trading} words={plansWords.lookingForTrades} />
+            ) : (
+              <p role="status">{isTrades && trades ? tradesProof(trades) : planProof(found)}</p>
+            )}
             {columns.length ? <PlanBench columns={columns} system={system} chosen={chosen} onChoose={setColumn} /> : null}
             {isTrades ? null : <NotHere job={job} found={found} system={system} />}
             {found.plans.length === 0 && question ? (

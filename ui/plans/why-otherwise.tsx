@@ -7,7 +7,7 @@ import { effectiveSetting, SHELF } from "@/core/device";
 import { optionLabel, settingFact } from "@/core/facts";
 import { SCHOOL_WORDS, whatIfSentence, whyNotSentence } from "@/core/text";
 import { useJob } from "@/ui/job";
-import { Choice } from "@/ui/kit";
+import { answerOf, Choice, WorkNote } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import type { PlanQuestion, PlansWorker } from "@/workers/plans-worker";
 import styles from "./plans.module.css";
@@ -29,8 +29,9 @@ export function WhyOtherwise({ question, best, system }: { question: PlanQuestio
     const bond = text === null ? null : readAsked(job, text);
     return bond && { best, bond };
   }, [job, text, best]);
-  const answer = usePlanner(question, asked, askWhyNot);
-  const ifs = usePlanner(question, best, askWhatIf);
+  const whyNot = usePlanner(question, asked, askWhyNot);
+  const whatIf = usePlanner(question, best, askWhatIf);
+  const [answer, ifs] = [answerOf(whyNot.work), answerOf(whatIf.work)];
   const players = job.devices.filter(({ id }) => best.places.has(id));
   const hubs = pinnable(job);
   return (
@@ -67,9 +68,9 @@ export function WhyOtherwise({ question, best, system }: { question: PlanQuestio
         ]}
         onChange={(value: string | null) => setText(value)}
       />
-      {text !== null ? <p role="status">{answer ? whyNotSentence(answer, system) : plansWords.planningWithIt}</p> : null}
+      {answer ? <p role="status">{whyNotSentence(answer, system)}</p> : <WorkNote working={whyNot} words={plansWords.planningWithIt} />}
       <h3>{plansWords.whatIf}</h3>
-      {ifs === undefined ? <p className={styles.quiet}>{plansWords.supposing}</p> : null}
+      <WorkNote working={whatIf} words={plansWords.supposing} />
       {ifs?.length === 0 ? <p className={styles.quiet}>{plansWords.nothingHangsOn}</p> : null}
       {ifs?.length ? (
         <ul>

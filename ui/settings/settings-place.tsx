@@ -32,7 +32,7 @@ interface SettingsPlaceProps {
 export function SettingsPlace({ backups, customers, sessions }: SettingsPlaceProps) {
   const kept = usePreferences();
   const keep = useKeepPreferences();
-  const { theme, setTheme } = useThemeChoice();
+  const { chosen, setTheme } = useThemeChoice();
   const [draft, setDraft] = useState(kept);
   const [told, setTold] = useState<string | null>(null);
   const set = (change: Partial<Preferences>) => {
@@ -42,7 +42,7 @@ export function SettingsPlace({ backups, customers, sessions }: SettingsPlacePro
   const changed = JSON.stringify(draft) !== JSON.stringify(kept);
   const save = async () => {
     const outcome = await keep(draft);
-    setTold(outcome.ok ? "Kept." : outcome.refusal);
+    setTold(outcome.ok ? settingsWords.saved : outcome.refusal);
   };
   return (
     <OutsideFrame>
@@ -53,12 +53,13 @@ export function SettingsPlace({ backups, customers, sessions }: SettingsPlacePro
             {settingsWords.theme}
             <Choice
               label={settingsWords.theme}
-              value={theme}
+              value={chosen ?? "system"}
               options={[
+                { value: "system", label: settingsWords.asTheSystem },
                 { value: "dim", label: settingsWords.forDimRooms },
                 { value: "day", label: settingsWords.forDaylight },
               ]}
-              onChange={setTheme}
+              onChange={(next) => setTheme(next === "system" ? null : next)}
             />
           </label>
           <label>

@@ -1,7 +1,10 @@
 export const THEMES = ["dim", "day"] as const;
 export type ThemeName = (typeof THEMES)[number];
 
+/** The theme that a person chose; none: that of the system. */
 export const THEME_COOKIE = "octachord-theme";
+/** The theme of the system when it was last seen, so that the next first paint is right. */
+export const SYSTEM_THEME_COOKIE = "octachord-system-theme";
 
 export const isThemeName = (value: unknown): value is ThemeName => THEMES.some((name) => name === value);
 

@@ -10,7 +10,7 @@ export const controlWords = {
   habits: "Seen on site",
   trace: "Read a trace",
   wished: (wished: number, all: number) => `${wished} of ${plural(all, "act")} work as wanted`,
-  act: "Every day",
+  act: "Everyday act",
   picture: "Picture",
   sound: "Sound",
   ends: "Ends",

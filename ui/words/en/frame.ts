@@ -1,5 +1,6 @@
 /** Words of what stands around every page outside a job. */
 export const frameWords = {
+  octachord: "Octachord",
   findWithKeys: "Find a job, place, device or action (Ctrl K)",
   find: "Find",
   job: (customer: string) => `job, ${customer}`,

@@ -27,7 +27,7 @@ export const gearWords = {
   soundComesFromHere: "The sound of this job comes from here.",
   letSoundComeFromHere: "Use as the sound system",
   attachedLeads: "Attached leads",
-  itIs: "It",
+  itIs: "Supply",
   whereComesFrom: (device: string) => `Where ${device} comes from`,
   whereStands: (device: string) => `Where ${device} is`,
   heardFrom: (device: string) => `Which sound system ${device} is heard from`,

@@ -23,7 +23,7 @@ export const jobWords = {
   docket: "Docket",
   nameCustomerVisit: (job: string) => `${job}: name, customer, visit`,
   theJobsParticulars: "Job details",
-  keep: "Keep",
+  keep: "Save",
   name: "Name",
   customer: "Customer",
   dayOfTheVisit: "Day of the visit",

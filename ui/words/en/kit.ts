@@ -17,8 +17,11 @@ export const kitWords = {
   objects: "objects",
   howToReadTheStrings: "How to read the strings",
   soundSystem: "sound system",
-  isThere: "is there",
+  isThere: "already there",
   fromTheVan: "from the van",
   toBuy: "to buy",
+  workFailed: "This could not be calculated: the calculation stopped with a fault. Nothing was changed.",
+  workStopped: "Stopped; nothing was changed.",
+  tryAgain: "Try again",
   noneOfThese: "Nothing here by that name.",
 };

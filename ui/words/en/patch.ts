@@ -23,7 +23,7 @@ export const patchWords = {
   foundMiswired: "It was found in two outputs or two inputs. Move one end to where it belongs.",
   oneWayOnly: "one way only",
   directionOfTheCable: "Direction of the cable",
-  itIs: "It",
+  itIs: "Supply",
   whereTheCableComesFrom: "Where the cable comes from",
   markOfTheCable: "Mark of the cable",
   labelAt: (device: string) => `Label at ${device}`,

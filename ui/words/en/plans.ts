@@ -6,8 +6,6 @@ export const plansWords = {
   looking: (points: number | null) =>
     points === null ? "Looking for the first plan …" : `A plan of ${points.toFixed(1)} points is found; looking for better ones …`,
   stop: "Stop",
-  stopped: "Stopped; nothing was changed.",
-  again: "Plan again",
   points: (points: number) => `${points.toFixed(1)} points`,
   behind: (points: number) => (points < 0.05 ? "as good" : `${points.toFixed(1)} points behind`),
   view: "What is compared",

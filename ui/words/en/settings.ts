@@ -42,6 +42,7 @@ export const settingsWords = {
   aTuner: "A tuner",
   theLook: "Appearance",
   theme: "Theme",
+  asTheSystem: "as the system",
   forDimRooms: "for dim rooms",
   forDaylight: "for daylight",
   lengths: "Lengths",
@@ -56,6 +57,7 @@ export const settingsWords = {
   telephone: "Telephone",
   whatNewPlayersPlay: "What new players play",
   presetWords: "A player added from the shelf starts with these contents; with none chosen it starts with the usual ones for its kind.",
+  saved: "Saved.",
   notKeptYet: "Not saved yet.",
-  keep: "Keep",
+  keep: "Save",
 };

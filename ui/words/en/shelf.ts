@@ -3,7 +3,7 @@ import { plural } from "@/core/text";
 /** Words of the shelf. */
 export const shelfWords = {
   correct: (device: string) => `Correct ${device}`,
-  keep: "Keep",
+  keep: "Save",
   name: "Name",
   edid: "EDID",
   wasNotTakenIn: (file: string, refusal: string) => `${file} could not be imported. ${refusal}`,

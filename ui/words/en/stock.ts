@@ -13,7 +13,7 @@ export const stockWords = {
   price: "Price",
   notPriced: "not priced",
   leaveIt: "Cancel",
-  keep: "Keep",
+  keep: "Save",
   classWord: "Class",
   classOfTheCable: "Class of the cable",
   length: "Length",
