@@ -22,7 +22,7 @@ test("steps taken in any order, each as far as anybody asks, lead to the same be
         context: withPictureBounds(newContext(space, weights)),
         best,
         incumbent: incumbent,
-        counts: { topologies: 0, settled: 0 },
+        counts: { topologies: 0 },
         keep: (plan) => {
           if (!plan || !plan.figures.heard) return null;
           if (plan.points > (best.get(plan.school)?.points ?? -Infinity) + ALIKE) best.set(plan.school, plan);

@@ -62,8 +62,8 @@ interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables">
 export interface SearchState {
   readonly context: PlanContext;
   readonly best: ReadonlyMap<School, WiringPlan>;
-  /** Topologies expanded, and assignments solved on them. */
-  readonly counts: { topologies: number; settled: number };
+  /** Topologies expanded. */
+  readonly counts: { topologies: number };
   /** Keeps a plan where it is the best of its school so far; returns it where it is a plan at all. */
   readonly keep: (room: WiringPlan | null) => WiringPlan | null;
   /** The points that a plan of a school has to beat. */
@@ -182,9 +182,6 @@ function assignmentsOn(
   });
 }
 
-/** Every so many solved assignments one is played at once, so that there is an incumbent early. */
-const PLAY_EVERY = 8;
-
 /** Solves the assignment as far as the cutoff requires. */
 function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number): readonly OpenNode[] {
   const found = solveAssignment(on.tables, on.worth, cutoff - on.base);
@@ -194,10 +191,7 @@ function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number):
   if (!chosen) return [playersOn(on, bound)];
   // Otherwise branch on which players meet the needs.
   if (!needsAreMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => playersOn({ ...on, tables }, bound));
-  const node = { kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 } as const;
-  const isDue = run.counts.settled % PLAY_EVERY === 0;
-  run.counts.settled += 1;
-  return isDue ? expandAssignment(run, node) : [node];
+  return [{ kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 }];
 }
 
 /** Plays an assignment through the full engine where its estimate beats the incumbent; returns the other assignments (Murty's partition). */

@@ -49,7 +49,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const context = newContext(space, weights);
   const begun = clock?.() ?? 0;
   const found = new Found(options);
-  const looked = { topologies: 0, settled: 0 };
+  const looked = { topologies: 0 };
   const isOver = () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs);
   /** A search with the given incumbents. */
   const run = (incumbent: SearchState["incumbent"], heardOnly = true): SearchState => ({
