@@ -1,6 +1,6 @@
 import {
   makeRig,
-  optimisticBest,
+  bestUpperBound,
   picturesAsWired,
   rowQuestions,
   screensInReach,
@@ -227,7 +227,7 @@ function soundBound(job: Job, rig: Rig, { rows }: SolvedUnit, freedom: Freedom):
   if (!row || !player) return 0;
   const { content, source } = row;
   const scores = systemsFor(job, player, row.content).map((system) =>
-    wishedScore(job, scoreStream(optimisticBest(rig, { player, source, content, system, freedom }), content, system)),
+    wishedScore(job, scoreStream(bestUpperBound(rig, { player, source, content, system, freedom }), content, system)),
   );
   return Math.max(0, ...scores);
 }

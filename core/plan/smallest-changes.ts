@@ -92,7 +92,7 @@ const MOST_AT_A_PRICE = 3;
  * A row stays as it is until one of the questions that its answer rests on gets another answer. So the sets are parted by one row that
  * stands below its bound: those that make no further change which this row asks about (its questions are then fixed), and for each
  * change that it asks about those that make it and none of the changes before it. No set is in two parts, and none is left out. What a row
- * could ever be is bounded by `optimisticBest`, with all that is fixed as it is, and by the best sockets of its picture. Every single
+ * could ever be is bounded by `bestUpperBound`, with all that is fixed as it is, and by the best sockets of its picture. Every single
  * change is tried first. `mostNodes` and the time cut the search off; the answer then says so.
  */
 export function smallestChanges(job: Job, options: SearchOptions = {}): SmallestChanges {

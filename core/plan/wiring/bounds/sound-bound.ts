@@ -1,4 +1,4 @@
-import { idealForms, isFull, keptOf, optimisticArrivals, type Rig } from "@/core/chain";
+import { idealForms, isFull, keptOf, arrivalUpperBounds, type Rig } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { isFromScreen } from "./upper-bounds";
 import type { WiringSpace } from "../space";
@@ -17,7 +17,7 @@ export function soundUpperBound(space: WiringSpace, rig: Rig, device: Device): r
     source.contents.map((content) => {
       if (isFromScreen(space, content)) return 1;
       const best = idealForms(content, system)[0] ?? null;
-      const streams = optimisticArrivals(rig, { player: device, source: source.id, content, system, freedom: AS_WIRED });
+      const streams = arrivalUpperBounds(rig, { player: device, source: source.id, content, system, freedom: AS_WIRED });
       return Math.max(
         0,
         ...streams.map((arrives) =>

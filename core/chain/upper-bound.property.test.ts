@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bedChannels } from "@/core/facts";
-import { arrivalsOf, listingAt, makeRig, optimisticBest, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
+import { arrivalsOf, listingAt, makeRig, bestUpperBound, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
 import { possibleChanges, type ChangeKind } from "@/core/plan";
-import { mostListedAt } from "./most-listed";
+import { listedUpperBoundAt } from "./listed-upper-bound";
 
 const SEED = 48;
 const ROOMS: readonly Job[] = [
@@ -24,7 +24,7 @@ function boundsOf(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
         if (!system) continue;
         bounds.set(
           `${device.id}/${source.id}/${content.id}`,
-          scoreStream(optimisticBest(rig, { player: device, source: source.id, content, system, freedom }), content, system),
+          scoreStream(bestUpperBound(rig, { player: device, source: source.id, content, system, freedom }), content, system),
         );
       }
   return bounds;
@@ -67,7 +67,7 @@ describe("what a row could ever be is never reckoned too low", () => {
         for (const device of job.devices)
           for (const { id } of device.ports) {
             const exit = { device: device.id, port: id };
-            const most = mostListedAt(before, exit);
+            const most = listedUpperBoundAt(before, exit);
             const listing = listingAt(rig, exit);
             if (most === null || listing.unknown) continue;
             for (const [coding, { channels, objects }] of listing.sounds) {

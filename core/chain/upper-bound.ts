@@ -1,16 +1,25 @@
-import { classesJoining, connectorFact, smallerBed, USUAL_VALUES, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
+import {
+  classesJoining,
+  CODINGS,
+  connectorFact,
+  smallerBed,
+  USUAL_VALUES,
+  type Coding,
+  type LinkKind,
+  type SettingKey,
+} from "@/core/facts";
 import type { Condition, Content, Device, Port, SoundRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
-import { mostListedAt, type MostListed } from "./most-listed";
+import { listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
 import { cableQuestion, endKey, isAt, settingQuestion, type Question, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamKey, streamsOf, type Stream } from "./stream";
 
-/** What may be thought otherwise: every setting always; where plugs sit; what cables have in them. */
+/** What is free: every setting always; where plugs sit; what cables have in them. */
 export interface Freedom {
   readonly plugs: boolean;
   readonly cables: boolean;
@@ -21,7 +30,7 @@ export interface Freedom {
 }
 
 /** A content on its way from a source of a player to a sound system, while its settings, and what else is free, are chosen at will. */
-export interface Hope {
+export interface BoundQuestion {
   readonly player: Device;
   readonly source: string;
   readonly content: Content;
@@ -30,18 +39,18 @@ export interface Hope {
 }
 
 /** A stream no worse than anything that could arrive. Null: nothing can. */
-export function optimisticBest(rig: Rig, hope: Hope): Stream | null {
-  return optimisticArrivals(rig, hope).reduce<Stream | null>(
+export function bestUpperBound(rig: Rig, hope: BoundQuestion): Stream | null {
+  return arrivalUpperBounds(rig, hope).reduce<Stream | null>(
     (best, stream) => (compareStreams(stream, best, hope.system) > 0 ? stream : best),
     null,
   );
 }
 
 /**
- * Every stream that could arrive. It is calculated too well on purpose, never too badly: gates are open, every list is assumed,
+ * Every stream that could arrive: an upper bound, never below the truth. Gates are open, every list is assumed,
  * unknown facts are the best there are. Where everything is plugged as it stays, all that the answer rests on is asked of the rig.
  */
-export function optimisticArrivals(rig: Rig, { player, source, content, system, freedom }: Hope): readonly Stream[] {
+export function arrivalUpperBounds(rig: Rig, { player, source, content, system, freedom }: BoundQuestion): readonly Stream[] {
   const arriving: Stream[] = [];
   const seen = new Set<string>();
   const visit = (device: Device, from: string, streams: readonly Stream[]) => {
@@ -60,7 +69,7 @@ export function optimisticArrivals(rig: Rig, { player, source, content, system, 
             device,
             route,
             streams,
-            wishedLists(rig, { device: device.id, port: to }, freedom),
+            possibleLists(rig, { device: device.id, port: to }, freedom),
             formatsOf(rig, device, route, freedom),
           )) {
             const sent = leavingOn(link, out, route.blind);
@@ -85,18 +94,9 @@ const listing = (...rows: readonly (readonly [Coding, "2.0" | "5.1" | "7.1"])[])
 });
 
 /** Lists that bring out every branch of the rule by which a device chooses what to send. */
-const WISHED_LISTS: readonly Listing[] = [
-  listing(
-    ["lpcm", "7.1"],
-    ["ac3", "5.1"],
-    ["eac3", "7.1"],
-    ["truehd", "7.1"],
-    ["mat", "7.1"],
-    ["dts", "5.1"],
-    ["dts-hd-hra", "7.1"],
-    ["dts-hd-ma", "7.1"],
-    ["aac", "5.1"],
-  ),
+const POSSIBLE_LISTS: readonly Listing[] = [
+  // Everything that can be advertised, each coding with the largest bed it can hold.
+  listing(...CODINGS.flatMap(({ id, maxChannels }) => (id === "analogue" ? [] : [[id, maxChannels > 6 ? "7.1" : "5.1"] as const]))),
   listing(["lpcm", "7.1"]),
   listing(["lpcm", "5.1"]),
   listing(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "7.1"]),
@@ -106,24 +106,24 @@ const WISHED_LISTS: readonly Listing[] = [
 ];
 
 /** Lists that are possible: all that can be assumed, and where the wiring is fixed no more of them than could be advertised. */
-function wishedLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
-  if (plugs || cables) return WISHED_LISTS;
-  return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(mostListedAt(rig, exit)), WISHED_LISTS);
+function possibleLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
+  if (plugs || cables) return POSSIBLE_LISTS;
+  return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(listedUpperBoundAt(rig, exit)), POSSIBLE_LISTS);
 }
 
 /** Few different lists are possible, so what each allows is worked out once. */
 const upTo = new Map<string, readonly Listing[]>();
 
-function listsUpTo(most: MostListed): readonly Listing[] {
-  if (most === null) return WISHED_LISTS;
+function listsUpTo(most: ListedUpperBound): readonly Listing[] {
+  if (most === null) return POSSIBLE_LISTS;
   const words = [...most].map(([coding, { channels, objects }]) => `${coding} ${channels} ${String(objects)}`).join();
-  const known = upTo.get(words) ?? wishedOf(most);
+  const known = upTo.get(words) ?? listsWithin(most);
   upTo.set(words, known);
   return known;
 }
 
-function wishedOf(most: NonNullable<MostListed>): readonly Listing[] {
-  const lists = WISHED_LISTS.map(({ sounds }) =>
+function listsWithin(most: NonNullable<ListedUpperBound>): readonly Listing[] {
+  const lists = POSSIBLE_LISTS.map(({ sounds }) =>
     [...sounds].flatMap(([coding, { channels }]): [Coding, Listed][] => {
       const listed = most.get(coding);
       return listed ? [[coding, { channels: smallerBed(channels, listed.channels), objects: listed.objects }]] : [];
@@ -133,7 +133,7 @@ function wishedOf(most: NonNullable<MostListed>): readonly Listing[] {
   return [...different.values()].map((rows): Listing => ({ sounds: new Map(rows), unknown: null }));
 }
 
-/** Lists are thought of once for a socket, and put into words once. */
+/** Lists are computed once for a socket, and turned into a key once. */
 const wordsOf = new WeakMap<readonly Listing[], string>();
 
 function keyOf(lists: readonly Listing[]): string {
@@ -188,7 +188,7 @@ function everyWayToHandOn(
   remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
   const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
   byDecoders.set(route, byRoute);
-  const key = `${formats.join()} ${streams.map(streamKey).join("|")} ${lists === WISHED_LISTS ? "" : keyOf(lists)}`;
+  const key = `${formats.join()} ${streams.map(streamKey).join("|")} ${lists === POSSIBLE_LISTS ? "" : keyOf(lists)}`;
   const known = byRoute.get(key) ?? tryEveryList(device, route, formats, streams, lists);
   byRoute.set(key, known);
   return known;
