@@ -134,6 +134,17 @@ describe("the smallest set of changes", () => {
   });
 });
 
+describe("the wiring map", () => {
+  test("is an SVG drawing with every device, and the strings of a row that is named", () => {
+    const plain = octachord(["map", demo("sail-loft")]);
+    expect(plain.status).toBe(0);
+    expect(plain.stdout).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg".*Sail Loft: wiring map.*<\/svg>\n$/s);
+    expect(octachord(["map", demo("sail-loft"), "--row", "no/such/row"])).toMatchObject({ status: 2, stdout: "" });
+    expect(octachord(["map", demo("sail-loft"), "--feet", "-o", "map.svg"]).status).toBe(0);
+    expect(readFileSync(join(folder, "map.svg"), "utf8")).toContain("ft");
+  });
+});
+
 describe("capability blocks", () => {
   test("made, merged and shown", () => {
     writeFileSync(join(folder, "tv.json"), '{"archetype":"tv-earc"}');

@@ -6,6 +6,7 @@ import { changesCommand, type ChangesOptions } from "./changes-command";
 import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
 import { planCommandLine, type PlanCommandOptions } from "./plan-command";
 import { linkCommand } from "./link-command";
+import { mapCommand, type MapOptions } from "./map-command";
 import { validateCommand } from "./validate-command";
 
 /** 0: fine; 1: the answer holds problems; 2: unusable input, with one line on stderr. */
@@ -35,6 +36,16 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
     .action(async (file: string, options: { json?: boolean; as: string }) => {
       exitCode = await arrivalsCommand(file, options);
+    });
+  program
+    .command("map")
+    .description("the wiring map as an SVG drawing, with its list of cables")
+    .argument("<job>", jobHelp)
+    .option("--row <row>", "draw the strings of this row, for instance console/games/game-mat-atmos@tv")
+    .option("--feet", "lengths in feet and inches")
+    .option("-o, --output <file>", "where to write it; standard output if not given")
+    .action(async (file: string, options: MapOptions) => {
+      exitCode = await mapCommand(file, options);
     });
   program
     .command("changes")

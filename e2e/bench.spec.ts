@@ -33,7 +33,7 @@ test("two states are compared with only what differs raised", async ({ page, req
   await choose(page, "eARC at Television, as planned", "off");
   await page.getByRole("link", { name: "Arrivals" }).click();
   await page.getByRole("button", { name: "Compare" }).click();
-  await choose(page, "The state on the left", "kept: As found");
+  await choose(page, "The state on the left", "saved: As found");
   await expect(page.getByText("sound: right is worse")).toHaveCount(2);
   await expect(page.getByText("4 rows more, the same on both sides.")).toBeVisible();
 });
@@ -199,7 +199,7 @@ test("an own device is corrected on the shelf, and the shelf goes out and comes 
   await page.waitForTimeout(600);
   await choose(page, "Return channel of HDMI OUT (TV eARC) of " + name, "ARC");
   await page.getByRole("button", { name: "Save", exact: true }).click();
-  await expect(page.getByText(/Differs from its class: “HDMI OUT \(TV eARC\)” has another return/)).toBeVisible();
+  await expect(page.getByText(/Differs from its class: “HDMI OUT \(TV eARC\)” has a different return channel/)).toBeVisible();
   const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Export your own" }).click()]);
   await page.getByTestId("shelf-file").setInputFiles(await download.path());
   await expect(page.getByRole("button", { name: `Correct ${name}` })).toHaveCount(2);
@@ -208,7 +208,7 @@ test("an own device is corrected on the shelf, and the shelf goes out and comes 
     mimeType: "application/json",
     buffer: Buffer.from('{"format":"octachord-shelf","version":1,"devices":[{}]}'),
   });
-  await expect(page.getByText(/bad\.json was not taken in\. devices\[0\]\.id: expected/)).toBeVisible();
+  await expect(page.getByText(/bad\.json could not be imported\. devices\[0\]\.id: expected/)).toBeVisible();
 });
 
 test("a socket answers while held, also by the list, and a press elsewhere puts the plug down", async ({ page, request }) => {
@@ -246,7 +246,7 @@ test("a job file dropped anywhere on the docket becomes a new job; anything else
     );
   await expect(async () => {
     await drop("holiday.json", "{}");
-    await expect(page.getByText(/holiday\.json was not taken in\./)).toBeVisible({ timeout: 1000 });
+    await expect(page.getByText(/holiday\.json could not be imported\./)).toBeVisible({ timeout: 1000 });
   }).toPass();
   await drop("flat.octachord.json", readFileSync(demoFile("flat-4b"), "utf8"));
   await page.waitForURL(/\/arrivals$/);

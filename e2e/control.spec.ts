@@ -8,7 +8,7 @@ test("a quarrel on the control bus: which device, which switch ends it, applied 
   await expect(act).toHaveAttribute("data-verdict", "with-a-step");
   await act.getByRole("button").click();
   const story = page.getByRole("complementary", { name: "The chosen act" });
-  await expect(story.getByText(/Television comes on although nobody wished it/)).toBeVisible();
+  await expect(story.getByText(/Television comes on although nobody asked for it/)).toBeVisible();
   await expect(story.getByText("Set “Wakes others over HDMI control” at Set-top box to off.")).toBeVisible();
   await story.getByRole("button", { name: "Plan this" }).first().click();
   await expect(act).toHaveAttribute("data-verdict", "as-wished");
@@ -129,5 +129,5 @@ test("a lead made without the control wire is noted at the cable, and Arrivals a
   await expect(on).not.toHaveAttribute("data-verdict", "as-wished");
   const story = page.getByRole("complementary", { name: "The chosen act" });
   await expect(story.getByText(/which does not join the two\. The .* has no control wire\./)).toBeVisible();
-  await expect(story.getByText(/never taped or cut/)).toBeVisible();
+  await expect(story.getByText(/Never tape over or cut/)).toBeVisible();
 });

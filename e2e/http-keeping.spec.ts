@@ -61,7 +61,7 @@ test.describe("photos over HTTP", () => {
     const id = await importDemo(request, "sail-loft");
     const page = await request.post(`/api/jobs/${id}/photos?name=back.png`, { data: Buffer.from("<script>alert(1)</script>") });
     expect(page.status()).toBe(415);
-    expect(await detailOf(page)).toContain("whatever the file is called");
+    expect(await detailOf(page)).toContain("whatever its name says");
     const large = await request.post(`/api/jobs/${id}/photos?name=back.png`, {
       data: Buffer.concat([PNG, Buffer.alloc(8 * 1024 * 1024 + 10)]),
     });

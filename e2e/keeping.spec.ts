@@ -83,7 +83,7 @@ test("with the network away the page goes on working, and saves when it is back"
 
 test.describe("a file that cannot be taken in", () => {
   for (const [what, text, sentence] of [
-    ["wrong JSON", "{", /bad\.json was not taken in\. The file is not JSON/],
+    ["wrong JSON", "{", /bad\.json could not be imported\. The file is not JSON/],
     [
       "a newer version",
       '{"format":"octachord-job","version":2,"name":"x"}',

@@ -75,7 +75,7 @@ test("everything leaves as a package of open files, and one that comes in says w
   await page.goto("/settings");
   await page.getByTestId("everything-file").setInputFiles({ name: "all.zip", mimeType: "application/zip", buffer });
   await expect(page.getByText("Imported: 1 job, 0 devices for the shelf, 0 lines for the van.")).toBeVisible();
-  await expect(page.getByText(/^jobs\/b\/job\.octachord\.json did not come in\. .*name/)).toBeVisible();
+  await expect(page.getByText(/^jobs\/b\/job\.octachord\.json could not be imported\. .*name/)).toBeVisible();
   await page.goto(`/?q=${encodeURIComponent(name)}`);
   await expect(page.getByText("1 job", { exact: true })).toBeVisible();
   // The docket of the other tests stays as it was.

@@ -32,7 +32,7 @@ test("a player is pinned, and planned anew at once; what cannot be is told with 
   );
   const story = page.getByRole("complementary", { name: "The chosen plan" });
   await story.getByRole("tab", { name: "Wishes" }).click();
-  await choose(page, "Where Streamer belongs", "in Projector");
+  await choose(page, "Where Streamer goes", "in Projector");
   await story.getByRole("tab", { name: "This plan" }).click();
   await expect(story.getByText(/Streamer into Projector/)).toBeVisible({ timeout: 30_000 });
 });

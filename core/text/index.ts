@@ -86,3 +86,4 @@ export {
   whyNotSentence,
 } from "./plan-words";
 export { suppositionWords, tradesProof, tradeWords, whatIfSentence } from "./trade-words";
+export { drawingWords } from "./drawing-words";

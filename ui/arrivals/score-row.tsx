@@ -13,7 +13,8 @@ import {
   verdictWords,
 } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
-import { CordView, cordOf, stopsOf, VerdictMark, type ScoreColumn } from "@/ui/kit";
+import { cordOf, stopsOf, type ScoreColumn } from "@/core/drawing";
+import { CordView, VerdictMark } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { STAFF_WIDTH } from "./staff";

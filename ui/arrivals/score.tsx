@@ -1,7 +1,8 @@
 "use client";
 
 import type { Arrival } from "@/core/chain";
-import { LegendButton, passedDevices, scoreColumns } from "@/ui/kit";
+import { passedDevices, scoreColumns } from "@/core/drawing";
+import { LegendButton } from "@/ui/kit";
 import { useJob } from "@/ui/job";
 import styles from "./arrivals.module.css";
 import { ScoreRow } from "./score-row";

@@ -1,7 +1,7 @@
 import type { Arrival, Loss } from "@/core/chain";
 import styles from "./cord-legend.module.css";
 import { CordView } from "./cord";
-import type { CordPiece, Texture } from "./cord-model";
+import type { CordPiece, Texture } from "@/core/drawing";
 import { verdictWords } from "@/core/text";
 import { VerdictMark } from "./verdict-mark";
 import { kitWords } from "@/ui/words";

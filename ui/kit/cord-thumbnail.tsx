@@ -1,7 +1,6 @@
 import type { Arrival } from "@/core/chain";
 import { CordView } from "./cord";
-import { cordOf } from "./cord-model";
-import { passedDevices, stopsOf } from "./score-columns";
+import { cordOf, passedDevices, stopsOf } from "@/core/drawing";
 
 /** A cord small enough for a line of the docket. */
 export function CordThumbnail({

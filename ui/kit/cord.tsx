@@ -1,6 +1,5 @@
-import type { Cord, CordPiece, CordStop } from "./cord-model";
+import { zigzag, type Cord, type CordPiece, type CordStop } from "@/core/drawing";
 import styles from "./cord.module.css";
-import { zigzag } from "./string-paths";
 
 interface CordViewProps {
   readonly cord: Cord;

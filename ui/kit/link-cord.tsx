@@ -1,7 +1,7 @@
 import type { Stream } from "@/core/chain";
 import { streamWords } from "@/core/text";
 import { CordView } from "./cord";
-import { cordOfStream } from "./cord-model";
+import { cordOfStream } from "@/core/drawing";
 
 const STOPS = [{ key: "near", lastHop: 0 }];
 

@@ -3,19 +3,8 @@
 import { Position, type Edge, type EdgeProps } from "@xyflow/react";
 import { bedStrings } from "@/core/facts";
 import type { Stream } from "@/core/chain";
-import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
-import { PLATE } from "./lanes";
+import { curvePath, directCurve, middleOf, passingCurve, PLATE, THIN, zigzagAlong, type CableDrawing, type Curve } from "@/core/drawing";
 import styles from "./patch.module.css";
-
-/** What a layer draws along a cable: the strings of a sound, a line that stands out, one that is broken off, or a thin one. */
-export interface CableDrawing {
-  readonly line: "strings" | "lit" | "lost" | "thin";
-  readonly stream: Stream | null;
-  /** A few words or a figure at its middle. */
-  readonly words: string | null;
-}
-
-export const THIN: CableDrawing = { line: "thin", stream: null, words: null };
 
 export type CableEdgeData = {
   readonly drawing: CableDrawing;

@@ -2,7 +2,7 @@
 
 import { fileStem } from "@/core/text";
 import { saveFile } from "@/ui/kit";
-import { mapSvg, type MapPrint } from "./map-svg";
+import { mapSvg, type MapPrint } from "@/core/drawing";
 import { patchWords } from "@/ui/words";
 
 /** Twice the drawing's own size prints well on a page. */

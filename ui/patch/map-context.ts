@@ -1,8 +1,8 @@
 "use client";
 
 import { createContext, useContext } from "react";
+import type { Layer } from "@/core/drawing";
 import type { CableEnd, Refusal } from "@/core/job";
-import type { Layer } from "./layers";
 
 interface MapState {
   /** While a plug is held: what every other socket answers, null meaning yes. */
@@ -23,6 +23,3 @@ export const MapContext = createContext<MapState>({
   onMove: () => undefined,
 });
 export const useMap = (): MapState => useContext(MapContext);
-
-/** How the answers are keyed by socket. */
-export const answerKey = (end: CableEnd): string => `${end.device} ${end.port}`;

@@ -8,11 +8,19 @@ import { deviceName, refusalSentence, rowWords, verdictWords } from "@/core/text
 import { Choice, EmptyPlace, LegendButton, Switcher, useChosen } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { ExportButtons } from "./export-buttons";
-import { layerOf, LAYERS, type LayerKey } from "./layers";
+import { layerOf, LAYERS, type LayerKey } from "@/core/drawing";
 import { PlugDesk } from "./plug-desk";
 import styles from "./patch.module.css";
 import { WiringMap } from "./wiring-map";
 import { patchWords } from "@/ui/words";
+
+const LAYER_NAMES: Readonly<Record<LayerKey, string>> = {
+  sound: patchWords.sound,
+  picture: patchWords.picture,
+  control: patchWords.control,
+  power: patchWords.power,
+};
+const LAYER_CHOICES = LAYERS.map((key) => ({ key, name: LAYER_NAMES[key] }));
 
 /** The form of a cable is fetched when one is first chosen. */
 const CableStory = dynamic(() => import("./cable-story").then((module) => module.CableStory), { ssr: false });
@@ -56,7 +64,7 @@ export function PatchPlace() {
       marginLabel={patchWords.whatIsChosen}
       margin={
         <div className={styles.margin}>
-          <Switcher label={patchWords.whatTheMapShows} choices={LAYERS} chosen={layerKey} onChoose={setLayerKey} />
+          <Switcher label={patchWords.whatTheMapShows} choices={LAYER_CHOICES} chosen={layerKey} onChoose={setLayerKey} />
           {board.length && layerKey !== "control" ? (
             <label className={styles.rowChoice}>
               {patchWords.mapShows}

@@ -14,10 +14,9 @@ import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
 import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
-import { CableEdge, THIN, type CableEdgeData } from "./cable-edge";
-import { passingHeights, placePlates } from "./lanes";
-import type { Layer } from "./layers";
-import { answerKey, MapContext } from "./map-context";
+import { passingHeights, placePlates, socketKey, THIN, type Layer } from "@/core/drawing";
+import { CableEdge, type CableEdgeData } from "./cable-edge";
+import { MapContext } from "./map-context";
 import styles from "./patch.module.css";
 import { PlateNode, type PlateNodeType } from "./plate-node";
 
@@ -50,7 +49,7 @@ export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseC
   const asking = useDeferredValue(dragged ?? held);
   const answers = useMemo(
     () =>
-      asking ? new Map<string, Refusal | null>(socketAnswers(job, asking).map(({ end, refusal }) => [answerKey(end), refusal])) : null,
+      asking ? new Map<string, Refusal | null>(socketAnswers(job, asking).map(({ end, refusal }) => [socketKey(end), refusal])) : null,
     [job, asking],
   );
   const plates = useMemo(() => placePlates(job), [job]);

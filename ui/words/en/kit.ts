@@ -16,7 +16,6 @@ export const kitWords = {
     "A cord has one string for each channel, from the top: left, right, centre, bass effects (LFE), left and right surround, left and right back. The zigzag above them stands for objects. Strings that are sent and then lost end in a ring at the hop that loses them.",
   objects: "objects",
   howToReadTheStrings: "How to read the strings",
-  soundSystem: "sound system",
   isThere: "already there",
   fromTheVan: "from the van",
   toBuy: "to buy",

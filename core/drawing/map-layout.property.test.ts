@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, emptyJob, socketAnswers, joinSockets, type Job } from "@/core/job";
-import { PLATE, passingHeights, placePlates, type PlacedPlate } from "./lanes";
+import { PLATE, passingHeights, placePlates, type PlacedPlate } from "./map-layout";
 
 const archetypes = fc.array(fc.constantFrom(...SHELF.map(({ archetype }) => archetype)), { minLength: 2, maxLength: 12 });
 const picks = fc.array(fc.nat(), { maxLength: 12 });

@@ -1,19 +1,24 @@
-import { controlLinks, pictureRun, powerNeeds, type Arrival } from "@/core/chain";
-import type { Job } from "@/core/job";
-import { controlFlag, controlSentence, pictureRunWords, POWER_WORDS } from "@/core/text";
+import { controlLinks, pictureRun, powerNeeds, type Arrival, type Stream } from "@/core/chain";
+import type { CableEnd, Job } from "@/core/job";
+import { controlFlag, controlSentence, drawingWords, pictureRunWords, POWER_WORDS } from "@/core/text";
 import { addDelays, formatMilliseconds, milliseconds } from "@/core/units";
-import type { CableDrawing } from "./cable-edge";
-import { answerKey } from "./map-context";
-import { patchWords } from "@/ui/words";
 
 /** What the map can show of the wiring, one at a time. */
-export const LAYERS = [
-  { key: "sound", name: patchWords.sound },
-  { key: "picture", name: patchWords.picture },
-  { key: "control", name: patchWords.control },
-  { key: "power", name: patchWords.power },
-] as const;
-export type LayerKey = (typeof LAYERS)[number]["key"];
+export const LAYERS = ["sound", "picture", "control", "power"] as const;
+export type LayerKey = (typeof LAYERS)[number];
+
+/** What a layer draws along a cable: the strings of a sound, a line that stands out, one that is broken off, or a thin one. */
+export interface CableDrawing {
+  readonly line: "strings" | "lit" | "lost" | "thin";
+  readonly stream: Stream | null;
+  /** A few words or a figure at its middle. */
+  readonly words: string | null;
+}
+
+export const THIN: CableDrawing = { line: "thin", stream: null, words: null };
+
+/** The key of a socket in a layer and among the answers to a held plug. */
+export const socketKey = ({ device, port }: CableEnd): string => `${device} ${port}`;
 
 /** What a layer says at a socket, in place of what is plugged in; the sentence is for a closer look. */
 export interface SocketWords {
@@ -44,7 +49,9 @@ export function layerOf(job: Job, row: Arrival | null, key: LayerKey): Layer {
         cables: new Map(runs.map(({ cable }) => [cable, LIT])),
         sockets: atInputs(
           job,
-          new Map(runs.map((run) => [run.cable, { words: pictureRunWords(run), sentence: patchWords.pictureNeeds(pictureRunWords(run)) }])),
+          new Map(
+            runs.map((run) => [run.cable, { words: pictureRunWords(run), sentence: drawingWords.pictureNeeds(pictureRunWords(run)) }]),
+          ),
         ),
       };
     }
@@ -75,7 +82,7 @@ const atInputs = (job: Job, words: ReadonlyMap<string, SocketWords>): ReadonlyMa
   new Map(
     job.cables.flatMap(({ id, to }) => {
       const found = words.get(id);
-      return found ? [[answerKey(to), found] as const] : [];
+      return found ? [[socketKey(to), found] as const] : [];
     }),
   );
 
@@ -86,7 +93,7 @@ function soundLayer({ hops }: Arrival): ReadonlyMap<string, CableDrawing> {
   for (const { cable, out, delayMs } of hops) {
     gathered = gathered === null || delayMs === null ? null : addDelays(gathered, delayMs);
     if (cable === null) continue;
-    const words = out ? (gathered === null ? patchWords.delayNotKnown : formatMilliseconds(gathered)) : null;
+    const words = out ? (gathered === null ? drawingWords.delayNotKnown : formatMilliseconds(gathered)) : null;
     drawn.set(cable, { line: out ? "strings" : "lost", stream: out, words });
   }
   return drawn;

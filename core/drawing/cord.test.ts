@@ -3,7 +3,7 @@ import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import type { Job } from "@/core/job";
-import { cordOf, cordOfStream, type CordStop } from "./cord-model";
+import { cordOf, cordOfStream, type CordStop } from "./cord";
 import { passedDevices, scoreColumns, stopsOf } from "./score-columns";
 
 const loft = demoJob("sail-loft");

@@ -1,9 +1,8 @@
 import { linkFact } from "@/core/facts";
 import type { Arrival, Hop } from "@/core/chain";
 import { findPort, type Job } from "@/core/job";
-import { deviceName } from "@/core/text";
-import type { CordStop } from "./cord-model";
-import { kitWords } from "@/ui/words";
+import { deviceName, drawingWords } from "@/core/text";
+import type { CordStop } from "./cord";
 
 /** A bar line of the score with its heading. */
 export interface ScoreColumn {
@@ -60,8 +59,8 @@ export function scoreColumns(job: Job, arrivals: readonly Arrival[]): readonly S
     });
   }
   const heading = (key: string): string => {
-    if (key === START) return "leaves";
-    if (key === SYSTEM) return arrivals[0]?.system ? deviceName(job, arrivals[0].system) : kitWords.soundSystem;
+    if (key === START) return drawingWords.leaves;
+    if (key === SYSTEM) return arrivals[0]?.system ? deviceName(job, arrivals[0].system) : drawingWords.soundSystem;
     return key.startsWith("device:") ? deviceName(job, key.slice("device:".length)) : linkHeading(job, arrivals, key.slice("link:".length));
   };
   return [...depth].sort(([, a], [, b]) => a - b).map(([key]) => ({ key, heading: heading(key) }));
@@ -72,11 +71,11 @@ function linkHeading(job: Job, arrivals: readonly Arrival[], cable: string): str
   const found = job.cables.find((row) => row.id === cable);
   const hops = arrivals.flatMap(({ hops: row }) => row).filter((row) => row.cable === cable);
   const hop = hops.find(({ out }) => out !== null) ?? hops[0];
-  if (!found || !hop?.link) return "return";
+  if (!found || !hop?.link) return drawingWords.return;
   const isReturn = hop.link === "arc" || hop.link === "earc";
   const label = findPort(job, isReturn ? found.to : found.from)?.label ?? "";
   // A return that carries nothing is neither ARC nor eARC: it is only where sound would have to come back.
-  const name = hop.out || !isReturn ? linkFact(hop.link).name : "return";
+  const name = hop.out || !isReturn ? linkFact(hop.link).name : drawingWords.return;
   if (!isReturn) return name;
   return label.startsWith(name) ? label : `${name}, ${label.replace(/\s*e?ARC$/i, "")}`;
 }

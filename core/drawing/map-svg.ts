@@ -1,12 +1,11 @@
 import { bedStrings, cableClassFact } from "@/core/facts";
 import type { Arrival, Stream } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { deviceName, rowWords, socketName, verdictWords } from "@/core/text";
+import { deviceName, drawingWords, rowWords, socketName, verdictWords } from "@/core/text";
 import { formatLength, type UnitSystem } from "@/core/units";
 import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
-import { passingHeights, PLATE, placePlates, type PlacedPlate } from "./lanes";
+import { passingHeights, PLATE, placePlates, type PlacedPlate } from "./map-layout";
 import { layerOf } from "./layers";
-import { patchWords } from "@/ui/words";
 
 /** What is printed beside the map. */
 export interface MapPrint {
@@ -17,7 +16,8 @@ export interface MapPrint {
   readonly firm: { readonly name: string; readonly address: string; readonly phone: string };
   /** As it is to be read, already in the reader's words. */
   readonly date: string;
-  readonly revision: number;
+  /** Null where the job has none, as in a file. */
+  readonly revision: number | null;
   /** `@font-face` rules that carry the fonts; empty: the reader's own. */
   readonly fonts: string;
 }
@@ -66,7 +66,7 @@ export function mapSvg(print: MapPrint): string {
   const below = bottom - top + MARGIN;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img">`,
-    `<title>${escape(patchWords.mapOf(print.job.name))}</title>`,
+    `<title>${escape(drawingWords.mapOf(print.job.name))}</title>`,
     print.fonts ? `<style>${print.fonts.replace(/</g, "")}</style>` : "",
     `<rect width="${width}" height="${height}" fill="#fff"/>`,
     `<g transform="translate(${MARGIN - left} ${MARGIN - top})">`,
@@ -180,14 +180,14 @@ function cableList({ job, units }: MapPrint, width: number): readonly string[] {
   const line = (y: number, cells: readonly string[], bold: boolean) =>
     cells.map((cell, index) => textAt(columns[index] ?? 0, y, short(cell, rooms[index] ?? 20), { size: 13, bold }));
   return [
-    ...line(0, patchWords.cableColumns, true),
+    ...line(0, drawingWords.cableColumns, true),
     ...job.cables.flatMap((cable, index) =>
       line(
         (index + 1) * LINE,
         [
           String(index + 1),
           cable.label,
-          `${cableClassFact(cable.class).name}${cable.direction === "one-way" ? `, ${patchWords.oneWay}` : ""}`,
+          `${cableClassFact(cable.class).name}${cable.direction === "one-way" ? `, ${drawingWords.oneWay}` : ""}`,
           formatLength(cable.lengthM, units),
           socketName(job, cable.from),
           socketName(job, cable.to),
@@ -199,10 +199,10 @@ function cableList({ job, units }: MapPrint, width: number): readonly string[] {
 }
 
 const LEGEND = [
-  { dashes: "", words: patchWords.lossless },
-  { dashes: "9 3", words: patchWords.lossyNative },
-  { dashes: "9 2 9 7", words: patchWords.codedAgain },
-  { dashes: "2 6", words: patchWords.soundStops },
+  { dashes: "", words: drawingWords.lossless },
+  { dashes: "9 3", words: drawingWords.lossy },
+  { dashes: "9 2 9 7", words: drawingWords.reEncoded },
+  { dashes: "2 6", words: drawingWords.soundStops },
 ] as const;
 
 const LEGEND_STEP = 270;
@@ -221,12 +221,12 @@ function legend(): readonly string[] {
       ];
     }),
     stroke(`M${x} ${y + 4}l4 -5 5 5 5 -5 5 5 5 -5 5 5 5 -5 5 5`, 1),
-    textAt(x + 50, y + 7, patchWords.objects, { size: 13 }),
+    textAt(x + 50, y + 7, drawingWords.objects, { size: 13 }),
   ];
 }
 
 function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number): readonly string[] {
-  const shown = row ? patchWords.stringsOf(deviceName(job, row.player), rowWords(row), verdictWords(row).toLowerCase()) : "";
+  const shown = row ? drawingWords.stringsOf(deviceName(job, row.player), rowWords(row), verdictWords(row).toLowerCase()) : "";
   const middle = Math.round(width * 0.55);
   return [
     `<rect x="0" y="0" width="${width}" height="96" fill="none" stroke="#000" stroke-width="1.5"/>`,
@@ -234,8 +234,8 @@ function titleBlock({ job, row, firm, date, revision }: MapPrint, width: number)
     textAt(14, 30, short(job.name, 44), { size: 20, bold: true }),
     textAt(14, 54, short([job.customer, job.brief.household].filter(Boolean).join(", "), 64)),
     textAt(14, 80, short(shown, 70), { size: 13 }),
-    textAt(middle + 14, 28, short(firm.name || patchWords.wiringMap, 44), { bold: true }),
+    textAt(middle + 14, 28, short(firm.name || drawingWords.wiringMap, 44), { bold: true }),
     textAt(middle + 14, 50, short([firm.address, firm.phone].filter(Boolean).join(" · "), 56), { size: 13 }),
-    textAt(middle + 14, 80, patchWords.dated(date, revision), { mono: true, size: 13 }),
+    textAt(middle + 14, 80, drawingWords.dated(date, revision), { mono: true, size: 13 }),
   ];
 }

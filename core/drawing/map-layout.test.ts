@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { curvePath, directCurve, passingCurve, zigzagAlong } from "./curve";
-import { passingHeight, passingHeights, placePlates } from "./lanes";
+import { passingHeight, passingHeights, placePlates } from "./map-layout";
 
 const plates = placePlates(demoJob("sail-loft"));
 const plate = (id: string) => {

@@ -4,7 +4,7 @@ import { made } from "@/demo/room-under-test";
 import { solve } from "@/core/chain";
 import { mapSvg, type MapPrint } from "./map-svg";
 import { layerOf } from "./layers";
-import { placePlates } from "./lanes";
+import { placePlates } from "./map-layout";
 
 const loft = demoJob("sail-loft");
 const printOf = (job: typeof loft): MapPrint => ({
