@@ -1,4 +1,4 @@
-import { bedChannels, BLUETOOTH_DELAY, connectorFact, USUAL_VALUES, type LinkKind } from "@/core/facts";
+import { bedChannels, BLUETOOTH_DELAY, connectorFact, settingFact, type LinkKind } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
 import type { CableEnd } from "@/core/job";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
@@ -208,8 +208,10 @@ function inputOff(rig: Rig, device: Device, from: string): Reason | null {
 const hushed = (rig: Rig, device: Device): readonly Reason[] =>
   (["mute", "volume-level"] as const).flatMap((setting): Reason[] => {
     const value = rig.setting(device, setting);
-    const usual = USUAL_VALUES[setting] ?? "";
-    return value && value !== usual ? [{ code: "setting-shuts", device: device.id, setting, value, wanted: [usual] }] : [];
+    const { usual } = settingFact(setting);
+    return value && usual !== null && value !== usual
+      ? [{ code: "setting-shuts", device: device.id, setting, value, wanted: [usual] }]
+      : [];
   });
 
 /** What a person has set the sound to be held back by. Null: nobody has looked. */

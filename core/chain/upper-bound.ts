@@ -1,13 +1,4 @@
-import {
-  classesJoining,
-  CODINGS,
-  connectorFact,
-  smallerBed,
-  USUAL_VALUES,
-  type Coding,
-  type LinkKind,
-  type SettingKey,
-} from "@/core/facts";
+import { classesJoining, CODINGS, connectorFact, smallerBed, settingFact, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
 import type { Condition, Content, Device, Port, SoundRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
@@ -174,7 +165,7 @@ function staysShut(rig: Rig, device: Device, conditions: readonly Condition[], {
 const staysHushed = (rig: Rig, device: Device, { fixed }: Freedom): boolean =>
   (["mute", "volume-level"] as const).some((key) => {
     const value = fixed?.has(settingQuestion(device.id, key)) ? rig.setting(device, key) : null;
-    return value !== null && value !== undefined && value !== USUAL_VALUES[key];
+    return value !== null && value !== undefined && value !== settingFact(key).usual;
   });
 
 function everyWayToHandOn(

@@ -33,16 +33,6 @@ export { BLUETOOTH_DELAY, linkFact, LINKS, type LinkKind } from "./links";
 export { FRL_EFFICIENCY, FRL_GBPS, FRL_LEAST_BLANKING, FRL_TOLERANCE, frlLanes, frlOverhead, TMDS_MAX_GBPS } from "./frl";
 export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } from "./lip-sync";
 export { RELATIVES, relativesOf } from "./relatives";
-export {
-  DELAY_SETTINGS,
-  isSettingValue,
-  optionLabel,
-  POWER_SETTINGS,
-  SETTING_KEYS,
-  settingFact,
-  SETTINGS,
-  USUAL_VALUES,
-  type SettingKey,
-} from "./settings";
+export { isSettingValue, optionLabel, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
 export { PICTURE_MODES, TIMINGS, timingFact, type PictureMode } from "./timings";
 export { AUDIO_FORMAT_CODES, DETAILED_TIMINGS, EOTFS, FRL_BY_CODE, LPCM_BITS, OUI, SAMPLE_RATES_KHZ, SPEAKER_POSITIONS } from "./edid";

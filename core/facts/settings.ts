@@ -1,5 +1,9 @@
 interface SettingFact {
   readonly key: string;
+  /** What it is about: sound or picture, who wakes and obeys on the control bus, or only when the sound plays. */
+  readonly concern: "signal" | "control" | "timing";
+  /** The value it is put back to when it was found otherwise, its other values only making things worse; null: every value can be right. */
+  readonly usual: string | null;
   /** How the sentence about it begins: "Digital sound output is set to …". */
   readonly name: string;
   /** Where to look, in general terms; every maker words its menus in its own way. */
@@ -18,6 +22,8 @@ const ON_OFF = [
 export const SETTINGS = [
   {
     key: "player-audio",
+    concern: "signal",
+    usual: null,
     name: "Sound format sent",
     lookIn: "sound, then digital output or format",
     options: [
@@ -32,6 +38,8 @@ export const SETTINGS = [
   },
   {
     key: "digital-output",
+    concern: "signal",
+    usual: null,
     name: "Digital sound output",
     lookIn: "sound output, then digital format",
     options: [
@@ -43,6 +51,8 @@ export const SETTINGS = [
   },
   {
     key: "speakers",
+    concern: "signal",
+    usual: null,
     name: "Sound plays from",
     lookIn: "sound output, then speakers",
     options: [
@@ -50,28 +60,36 @@ export const SETTINGS = [
       { value: "external", label: "the sound system" },
     ],
   },
-  { key: "earc", name: "eARC", lookIn: "sound output or HDMI control, then eARC", options: ON_OFF },
-  { key: "arc", name: "ARC", lookIn: "sound output or HDMI control, then return channel", options: ON_OFF },
+  { key: "earc", concern: "signal", usual: null, name: "eARC", lookIn: "sound output or HDMI control, then eARC", options: ON_OFF },
+  { key: "arc", concern: "signal", usual: null, name: "ARC", lookIn: "sound output or HDMI control, then return channel", options: ON_OFF },
   {
     key: "cec",
+    concern: "signal",
+    usual: null,
     name: "HDMI control (CEC)",
     lookIn: "general or system, then HDMI control (makers use their own names)",
     options: ON_OFF,
   },
   {
     key: "control-wakes",
+    concern: "control",
+    usual: null,
     name: "Wakes others over HDMI control",
     lookIn: "HDMI control, then automatic power on; often a separate switch",
     options: ON_OFF,
   },
   {
     key: "control-obeys",
+    concern: "control",
+    usual: null,
     name: "Goes off with the others",
     lookIn: "HDMI control, then automatic power off; often a separate switch",
     options: ON_OFF,
   },
   {
     key: "upmix",
+    concern: "signal",
+    usual: null,
     name: "Stereo is played",
     lookIn: "the sound system's remote, sound mode",
     options: [
@@ -81,6 +99,8 @@ export const SETTINGS = [
   },
   {
     key: "decode-mode",
+    concern: "signal",
+    usual: null,
     name: "Sound mode",
     lookIn: "the receiver's remote, sound or surround mode; its display shows coding and mode as two lines",
     options: [
@@ -92,6 +112,8 @@ export const SETTINGS = [
   },
   {
     key: "signal-format",
+    concern: "signal",
+    usual: null,
     name: "Picture mode of the HDMI sockets",
     lookIn: "video or HDMI setup, then signal or 4K format; often off from the factory, sometimes for each socket",
     options: [
@@ -101,6 +123,8 @@ export const SETTINGS = [
   },
   {
     key: "edid-mode",
+    concern: "signal",
+    usual: null,
     name: "EDID shown to the player",
     lookIn: "the small switch on the box, marked with channels or EDID",
     options: [
@@ -111,12 +135,16 @@ export const SETTINGS = [
   },
   {
     key: "arc-take",
+    concern: "signal",
+    usual: null,
     name: "Return channel input",
     lookIn: "the ARC button on the box; its lamp blinks while it searches and is steady once it has found the screen",
     options: ON_OFF,
   },
   {
     key: "input-select",
+    concern: "signal",
+    usual: null,
     name: "Chosen input",
     lookIn: "the selector on the box",
     options: [{ value: "follows", label: "the one in use" }],
@@ -124,6 +152,8 @@ export const SETTINGS = [
   },
   {
     key: "sound-follows",
+    concern: "signal",
+    usual: null,
     name: "Sound output follows",
     lookIn: "the box's remote or its web page, audio assignment",
     options: [
@@ -134,6 +164,8 @@ export const SETTINGS = [
   },
   {
     key: "object-format",
+    concern: "signal",
+    usual: null,
     name: "Format for surround objects",
     lookIn: "the computer's sound settings, the output's spatial format (its licence must be installed)",
     options: [
@@ -144,6 +176,8 @@ export const SETTINGS = [
   },
   {
     key: "output-device",
+    concern: "signal",
+    usual: null,
     name: "Sound output device",
     lookIn: "the computer's sound settings, output device",
     options: [
@@ -153,6 +187,8 @@ export const SETTINGS = [
   },
   {
     key: "power",
+    concern: "signal",
+    usual: null,
     name: "Power",
     lookIn: "the front or the remote",
     options: [
@@ -160,9 +196,18 @@ export const SETTINGS = [
       { value: "standby", label: "standby" },
     ],
   },
-  { key: "standby-pass", name: "Pass-through in standby", lookIn: "HDMI setup, then standby or pass-through", options: ON_OFF },
+  {
+    key: "standby-pass",
+    concern: "signal",
+    usual: null,
+    name: "Pass-through in standby",
+    lookIn: "HDMI setup, then standby or pass-through",
+    options: ON_OFF,
+  },
   {
     key: "module",
+    concern: "signal",
+    usual: null,
     name: "HDMI module",
     lookIn: "the slot at the back; fit it before pairing",
     options: [
@@ -170,9 +215,18 @@ export const SETTINGS = [
       { value: "missing", label: "not fitted" },
     ],
   },
-  { key: "bluetooth", name: "Bluetooth", lookIn: "sound output or remotes and accessories, then Bluetooth", options: ON_OFF },
+  {
+    key: "bluetooth",
+    concern: "signal",
+    usual: null,
+    name: "Bluetooth",
+    lookIn: "sound output or remotes and accessories, then Bluetooth",
+    options: ON_OFF,
+  },
   {
     key: "mute",
+    concern: "signal",
+    usual: "off",
     name: "Mute",
     lookIn: "the remote; many displays show it for a moment only",
     options: [
@@ -182,6 +236,8 @@ export const SETTINGS = [
   },
   {
     key: "volume-level",
+    concern: "signal",
+    usual: "usual",
     name: "Volume",
     lookIn: "the remote or the knob",
     options: [
@@ -191,6 +247,8 @@ export const SETTINGS = [
   },
   {
     key: "input-sound",
+    concern: "signal",
+    usual: "on",
     name: "Sound of the HDMI inputs",
     lookIn: "sound or HDMI setup, then audio input for each socket",
     options: [{ value: "on", label: "on at all of them" }],
@@ -198,6 +256,8 @@ export const SETTINGS = [
   },
   {
     key: "socket-mode",
+    concern: "signal",
+    usual: null,
     name: "The reversible HDMI socket works as",
     lookIn: "the small switch beside the socket, or the box's web page",
     options: [
@@ -207,6 +267,8 @@ export const SETTINGS = [
   },
   {
     key: "sound-delay",
+    concern: "timing",
+    usual: null,
     name: "Sound delay",
     lookIn: "the sound system's remote or menu, lip sync or audio delay; often separate for each input",
     options: [],
@@ -214,6 +276,8 @@ export const SETTINGS = [
   },
   {
     key: "picture-mode",
+    concern: "signal",
+    usual: null,
     name: "Picture mode",
     lookIn: "picture, then mode; game modes have the shortest delay",
     options: [
@@ -225,6 +289,8 @@ export const SETTINGS = [
   },
   {
     key: "video-format",
+    concern: "signal",
+    usual: "auto",
     name: "Picture format sent",
     lookIn: "video output, then resolution or format",
     options: [
@@ -232,32 +298,18 @@ export const SETTINGS = [
       { value: "forced", label: "always as mastered" },
     ],
   },
-  { key: "hdr", name: "HDR", lookIn: "picture or video output, then HDR", options: ON_OFF },
+  { key: "hdr", concern: "signal", usual: null, name: "HDR", lookIn: "picture or video output, then HDR", options: ON_OFF },
 ] as const satisfies readonly SettingFact[];
 
 export type SettingKey = (typeof SETTINGS)[number]["key"];
 export const SETTING_KEYS = SETTINGS.map((row) => row.key) as [SettingKey, ...SettingKey[]];
 
-/** Settings that decide who wakes and who goes off, and nothing of sound or picture. */
 /** Whether a setting can have a value at a device with these sockets. */
 export function isSettingValue(key: SettingKey, value: string, sockets: readonly string[]): boolean {
   const { options, also } = settingFact(key);
   if (options.some((option) => option.value === value)) return true;
   return also === "sockets" ? sockets.includes(value) : also === "milliseconds" && /^\d{1,4}$/.test(value);
 }
-
-/** Settings that only shift sound against picture. */
-export const DELAY_SETTINGS: ReadonlySet<SettingKey> = new Set<SettingKey>(["sound-delay"]);
-
-/** What a setting is put back to when it was found otherwise; its other values only make things worse. */
-export const USUAL_VALUES: Readonly<Partial<Record<SettingKey, string>>> = {
-  mute: "off",
-  "volume-level": "usual",
-  "input-sound": "on",
-  "video-format": "auto",
-};
-
-export const POWER_SETTINGS: ReadonlySet<SettingKey> = new Set<SettingKey>(["control-wakes", "control-obeys"]);
 
 export function settingFact(key: SettingKey): SettingFact {
   const row = SETTINGS.find((setting) => setting.key === key);

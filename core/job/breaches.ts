@@ -1,4 +1,4 @@
-import type { Device } from "@/core/device";
+import type { Condition, Device } from "@/core/device";
 import { Brief, wishedDevices } from "./brief";
 import type { Job } from "./job";
 import type { Refusal } from "./refusal";
@@ -85,6 +85,8 @@ export function deviceBreaches(device: Device, place: readonly (string | number)
       }),
     ),
   );
+  for (const { condition, at } of conditionsIn(device))
+    breaches.push(...conditionBreaches(device, condition).map((breach): Breach => ({ ...breach, place: [...place, ...at] })));
   device.presents.forEach((rule, row) => {
     rule.ports.forEach((terminal, index) => {
       if (!ports.has(terminal)) breaches.push({ code: "unknown-terminal", terminal, place: [...place, "presents", row, "ports", index] });
@@ -111,4 +113,38 @@ export function deviceBreaches(device: Device, place: readonly (string | number)
     }
   });
   return breaches;
+}
+
+/** Every condition inside a device, with its place: what opens routes, lists and decoders, what begins a return, what turns a socket. */
+function conditionsIn(device: Device): readonly { readonly condition: Condition; readonly at: readonly (string | number)[] }[] {
+  const all = (conditions: readonly Condition[] | undefined, ...at: readonly (string | number)[]) =>
+    (conditions ?? []).map((condition, index) => ({ condition, at: [...at, index] }));
+  return [
+    ...device.routes.flatMap(({ opens }, row) => all(opens, "routes", row, "opens")),
+    ...device.presents.flatMap(({ when }, row) => all(when, "presents", row, "when")),
+    ...(device.decodes ?? []).flatMap(({ opens }, row) => all(opens, "decodes", row, "opens")),
+    ...device.ports.flatMap((port, row) =>
+      port.connector === "hdmi"
+        ? [...all(port.returnOpens, "ports", row, "returnOpens"), ...all(port.turnsWhen, "ports", row, "turnsWhen")]
+        : [],
+    ),
+  ];
+}
+
+type WithoutPlace = Breach extends infer One ? (One extends Breach ? Omit<One, "place"> : never) : never;
+
+/** A misspelt value or socket would keep a condition open, or shut, for ever. */
+function conditionBreaches(device: Device, condition: Condition): readonly WithoutPlace[] {
+  const isPort = (id: string) => device.ports.some((port) => port.id === id);
+  if ("unplugged" in condition) return isPort(condition.unplugged) ? [] : [{ code: "unknown-terminal", terminal: condition.unplugged }];
+  if ("soundFollows" in condition)
+    return Object.values(condition.soundFollows).flatMap((terminal): WithoutPlace[] =>
+      isPort(terminal) ? [] : [{ code: "unknown-terminal", terminal }],
+    );
+  const choices = "either" in condition ? condition.either : [condition];
+  return choices.flatMap(({ setting: key, value }): WithoutPlace[] => {
+    const setting = device.settings.find((row) => row.key === key);
+    // A condition on a setting that the device does not have always holds.
+    return !setting || setting.options.includes(value) ? [] : [{ code: "no-such-option", device: device.id, setting: key, value }];
+  });
 }

@@ -28,6 +28,30 @@ describe("a job file", () => {
     );
   });
 
+  test("in which a condition names a value or a socket that is not there is refused at that place", () => {
+    const box = (opens: unknown) => ({
+      ...head,
+      devices: [
+        {
+          id: "box",
+          name: "Box",
+          role: "box",
+          ports: [
+            { id: "in", label: "IN", direction: "in", connector: "optical" },
+            { id: "out", label: "OUT", direction: "out", connector: "rca" },
+          ],
+          settings: [{ key: "power", options: ["on", "standby"], found: "on" }],
+          routes: [{ kind: "sound", from: ["in"], to: ["out"], passes: [], lpcm: "2.0", opens }],
+        },
+      ],
+    });
+    expect(readJob(box({ setting: "power", value: "on" })).ok).toBe(true);
+    expect(firstTrouble(box({ setting: "power", value: "onn" }))).toBe(
+      "devices[0].routes[0].opens[0]: expected one of the setting’s own options; “onn” is not among them.",
+    );
+    expect(firstTrouble(box({ unplugged: "phones" }))).toMatch(/^devices\[0\]\.routes\[0\]\.opens\[0\]: .*“phones”/);
+  });
+
   test("that is not JSON says so", () => {
     const read = readJobText("{ not json");
     expect(read.ok ? "" : read.refusal[0]?.code).toBe("not-json");

@@ -1,12 +1,4 @@
-import {
-  cableClassFact,
-  certainLength,
-  ONE_WAY_CLASSES,
-  POWER_SETTINGS,
-  DELAY_SETTINGS,
-  USUAL_VALUES,
-  type CableClass,
-} from "@/core/facts";
+import { cableClassFact, certainLength, ONE_WAY_CLASSES, settingFact, type CableClass } from "@/core/facts";
 import { effectiveSetting, type SettingState } from "@/core/device";
 import { findPort, freeJoins, plugMoves, type Cable, type Command, type Job, type SingleCommand } from "@/core/job";
 
@@ -61,11 +53,11 @@ function settingChanges(job: Job, state: SettingState): Change[] {
   return job.devices.flatMap((device) =>
     device.settings.flatMap((setting) => {
       // Who wakes whom is no matter of sound and picture; a delay is proposed for the whole board at once.
-      if (POWER_SETTINGS.has(setting.key) || DELAY_SETTINGS.has(setting.key)) return [];
+      const { concern, usual } = settingFact(setting.key);
+      if (concern !== "signal") return [];
       const now = effectiveSetting(device, setting.key, state);
-      const usual = USUAL_VALUES[setting.key];
       return setting.options
-        .filter((value) => value !== now && (usual === undefined || value === usual))
+        .filter((value) => value !== now && (usual === null || value === usual))
         .map((value): Change => ({
           kind: "setting",
           count: 1,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { DELAY_SETTINGS, POWER_SETTINGS, USUAL_VALUES } from "@/core/facts";
+import { settingFact } from "@/core/facts";
 import { device, made, room, set, withQuirks } from "@/demo/room-under-test";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf } from "@/core/chain";
@@ -80,7 +80,7 @@ describe("changes for the picture", () => {
 test("every setting that has another choice is among the possible changes, save those that decide who wakes, hold sound back, or stand as usual", () => {
   const settings = loft.devices
     .flatMap(({ settings: rows }) => rows)
-    .filter(({ key }) => !POWER_SETTINGS.has(key) && !DELAY_SETTINGS.has(key) && !(key in USUAL_VALUES))
+    .filter(({ key }) => settingFact(key).concern === "signal" && settingFact(key).usual === null)
     .reduce((sum, { options }) => sum + options.length - 1, 0);
   expect(possibleChanges(loft).filter(({ kind }) => kind === "setting")).toHaveLength(settings);
 });

@@ -5,7 +5,7 @@ import { sensedOf, type Household, type JudgedAct, type Sensed, type Station } f
 import { EVERYONE } from "@/core/facts";
 import { deviceName, socketPrint, stateChangeWords } from "@/core/text";
 import { controlWords } from "@/ui/words";
-import styles from "./control.module.css";
+import styles from "./ruler.module.css";
 import { bandsOf, RULER, sensedBands, type Mark, type Ruler } from "./ruler";
 import { FrameShape, Lane, SenseLane } from "./ruler-lanes";
 

@@ -5,7 +5,7 @@ import type { Household } from "@/core/cec";
 import { addressNamesOf, frameBytes, frameWords, stateChangeWords } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
-import styles from "./control.module.css";
+import styles from "./frames.module.css";
 import type { Ruler } from "./ruler";
 
 interface FrameListProps {

@@ -7,12 +7,13 @@ import { useIntents, useJob } from "@/ui/job";
 import { Choice, KeptText } from "@/ui/kit";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
+import habitsStyles from "./habits.module.css";
 
 /** What was seen on site of each device on the bus, ticked; the acts are judged by it at once. */
 export function Habits({ devices }: { devices: readonly string[] }) {
   const job = useJob((state) => state.job);
   return (
-    <div className={styles.habits}>
+    <div className={habitsStyles.habits}>
       <p className={styles.quiet}>{controlWords.habitsWords}</p>
       {job.devices
         .filter(({ id }) => devices.includes(id))
@@ -67,7 +68,7 @@ function Metres({ label, name, max, none, value, onChange }: MetresProps) {
       <InputNumber<number>
         aria-label={name}
         size="small"
-        {...(styles.metres ? { className: styles.metres } : {})}
+        {...(habitsStyles.metres ? { className: habitsStyles.metres } : {})}
         min={0}
         max={max}
         step={0.1}
@@ -86,9 +87,9 @@ function DeviceHabits({ device }: { device: Device }) {
     edit({ kind: "edit-device", device: device.id, fields: { control: { ...device.control, ...changes } } });
   const { quirks } = device.control;
   return (
-    <fieldset className={styles.device}>
+    <fieldset className={habitsStyles.device}>
       <legend>{device.name}</legend>
-      <label className={styles.menuName}>
+      <label className={habitsStyles.menuName}>
         {controlWords.menuName}
         <KeptText
           label={controlWords.menuNameOf(device.name)}
@@ -97,7 +98,7 @@ function DeviceHabits({ device }: { device: Device }) {
           onKeep={(menuName) => set({ menuName })}
         />
       </label>
-      <div className={styles.facts}>
+      <div className={habitsStyles.facts}>
         <label>
           {controlWords.speaks}
           <Choice
@@ -123,7 +124,7 @@ function DeviceHabits({ device }: { device: Device }) {
           <InputNumber<number>
             aria-label={controlWords.wakesOf(device.name)}
             size="small"
-            {...(styles.seconds ? { className: styles.seconds } : {})}
+            {...(habitsStyles.seconds ? { className: habitsStyles.seconds } : {})}
             min={0}
             max={MOST_WAKE_MS / 1000}
             step={0.5}
@@ -154,7 +155,7 @@ function DeviceHabits({ device }: { device: Device }) {
           />
         ) : null}
       </div>
-      <div className={styles.ticks}>
+      <div className={habitsStyles.ticks}>
         <label>
           <input type="checkbox" checked={device.control.hidden} onChange={(event) => set({ hidden: event.target.checked })} />
           {controlWords.behindDoor}

@@ -1,7 +1,7 @@
 "use client";
 
 import type { SentFrame, Station } from "@/core/cec";
-import styles from "./control.module.css";
+import styles from "./ruler.module.css";
 import { RULER, type Band, type Mark } from "./ruler";
 
 /** A band with its word, where the word has room. */

@@ -7,6 +7,7 @@ import { actWords, addressNamesOf, frameBytes, frameFindingSentence, frameWords,
 import { useJob } from "@/ui/job";
 import { controlWords } from "@/ui/words";
 import styles from "./control.module.css";
+import framesStyles from "./frames.module.css";
 
 const MOST_SHOWN = 400;
 const MOST_LETTERS = 2_000_000;
@@ -34,7 +35,7 @@ export function TraceView({ household, judged, screen }: TraceViewProps) {
   const strange = lines.filter(({ frame }) => frame?.findings.length).length;
   return (
     <div
-      className={styles.trace}
+      className={framesStyles.trace}
       onDragOver={(event) => event.preventDefault()}
       onDrop={(event) => {
         event.preventDefault();
@@ -56,19 +57,19 @@ export function TraceView({ household, judged, screen }: TraceViewProps) {
       {read ? (
         <section aria-label={controlWords.beside}>
           <p>{controlWords.besideAct(actWords(job, judged.act, screen), unlike.alike, unlike.missing.length, unlike.unforeseen.length)}</p>
-          <ul className={styles.missing}>
+          <ul className={framesStyles.missing}>
             {unlike.missing.map(({ tMs, frame }) => (
               <li key={tMs}>{controlWords.didNotCome(frameWords(frame, names))}</li>
             ))}
           </ul>
         </section>
       ) : null}
-      <ol className={styles.frames} aria-label={controlWords.traceExplained}>
+      <ol className={framesStyles.frames} aria-label={controlWords.traceExplained}>
         {lines.slice(0, shown).map(({ line, tMs, frame, text: raw }) => (
           <li key={line}>
-            <code className={styles.time}>{tMs === null ? controlWords.lineNumber(line) : controlWords.at(tMs)}</code>
+            <code className={framesStyles.time}>{tMs === null ? controlWords.lineNumber(line) : controlWords.at(tMs)}</code>
             {frame ? (
-              <span className={styles.explained}>
+              <span className={framesStyles.explained}>
                 <span>
                   {frameWords(frame, names)}
                   {extra.has(line) ? <em> {controlWords.notForeseen}</em> : null}
@@ -79,13 +80,13 @@ export function TraceView({ household, judged, screen }: TraceViewProps) {
                 <code>{frameBytes(frame.bytes)}</code>
               </span>
             ) : (
-              <span className={styles.changed}>{controlWords.noFrame(raw.slice(0, 80))}</span>
+              <span className={framesStyles.changed}>{controlWords.noFrame(raw.slice(0, 80))}</span>
             )}
           </li>
         ))}
       </ol>
       {lines.length > shown ? (
-        <button type="button" className={styles.more} onClick={() => setShown(shown + MOST_SHOWN * 5)}>
+        <button type="button" className={framesStyles.more} onClick={() => setShown(shown + MOST_SHOWN * 5)}>
           {controlWords.showMore(plural(lines.length - shown, "line"))}
         </button>
       ) : null}

@@ -4,7 +4,7 @@ import { Input, Modal } from "antd";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { TEMPLATES } from "@/core/template";
-import styles from "./docket.module.css";
+import styles from "./new-job-dialog.module.css";
 import { createJob } from "./requests";
 import { docketWords } from "@/ui/words";
 

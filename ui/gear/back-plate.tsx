@@ -1,7 +1,7 @@
 "use client";
 
 import { memo } from "react";
-import { optionLabel, settingFact, POWER_SETTINGS } from "@/core/facts";
+import { optionLabel, settingFact } from "@/core/facts";
 import type { Device, Port, Setting } from "@/core/device";
 import { cableAt, coveringStick, sameEnd, type CableEnd, type Job } from "@/core/job";
 import { deviceName, socketPrint } from "@/core/text";
@@ -36,7 +36,7 @@ export const BackPlate = memo(function BackPlate({ device, chosen, onChoose }: B
       <ul className={styles.settings}>
         {/* Who wakes whom is set on Control and in the margin; here it would only crowd what the sound needs. */}
         {device.settings
-          .filter(({ key }) => !POWER_SETTINGS.has(key))
+          .filter(({ key }) => settingFact(key).concern !== "control")
           .map((setting) => (
             <SettingLine key={setting.key} device={device} setting={setting} />
           ))}

@@ -7,7 +7,7 @@ import { arrivalSentence, deviceName, rowWords } from "@/core/text";
 import { CordThumbnail, VerdictShape } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
 import { PlanMap } from "./plan-map";
-import styles from "./plans.module.css";
+import styles from "./bench.module.css";
 
 /** A plan on the bench, with what is said over its column. */
 export interface BenchColumn {

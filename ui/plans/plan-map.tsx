@@ -5,7 +5,7 @@ import type { WiringPlan } from "@/core/plan";
 import { deviceName, socketPrint } from "@/core/text";
 import { LinkCord } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
-import styles from "./plans.module.css";
+import styles from "./bench.module.css";
 
 /** A plan as a small map: each device that something is plugged into, and what comes in by which cord, the sound system first. */
 export function PlanMap({ plan: { job }, board, system }: { plan: WiringPlan; board: readonly Arrival[]; system: string }) {

@@ -10,10 +10,16 @@ export interface SettingChoice {
 }
 
 /**
- * What a planner sets a switch to. One value: nothing is gained by another. Several: each is tried. Settings that are not named stay as
- * they were found: they are taste (how stereo is played), or a fact (who wakes whom).
+ * What a planner sets a setting to. One value: nothing is gained by another. Several: each is tried. Null: it stays as it was found,
+ * because it is taste (how stereo is played), or a fact (who wakes whom, a module in its slot).
  */
-const PLANNED: Readonly<Partial<Record<SettingKey, readonly string[]>>> = {
+const PLANNED: Readonly<Record<SettingKey, readonly string[] | null>> = {
+  "control-wakes": null,
+  "control-obeys": null,
+  upmix: null,
+  module: null,
+  "sound-delay": null,
+  "picture-mode": null,
   "player-audio": ["auto", "bitstream", "pcm", "dolby-digital", "dolby-digital-plus", "dts"],
   "digital-output": ["auto", "pass-through", "pcm", "dolby-digital"],
   speakers: ["external", "own"],
