@@ -16,7 +16,7 @@ test("after a reload an earlier moment is looked at, gone back to, and that is u
   await log.getByRole("button", { name: "Look at the job after: job imported from a file" }).click();
   await expect(log.getByText("Then 5 devices and 4 cables, now 5 and 4.")).toBeVisible();
   await expect(log.getByText("Disc player, film")).toBeVisible();
-  await log.getByRole("button", { name: "Go back to this moment (1 edit taken back)" }).click();
+  await log.getByRole("button", { name: "Go back to this moment (undoes 1 edit)" }).click();
   await expectVerdicts(page, ["full", "full", "full", "full", "full", "full"]);
   await expectSaved(page);
   await page.keyboard.press("Control+z");

@@ -20,6 +20,6 @@ export const logWords = {
   boardWasTheSame: "The board was the same in every row.",
   wasNotThere: "not there then",
   isNotThere: "not there now",
-  goBackTo: (steps: number) => `Go back to this moment (${plural(steps, "edit")} taken back)`,
+  goBackTo: (steps: number) => `Go back to this moment (undoes ${plural(steps, "edit")})`,
   noWayBack: "The whole document was replaced since then, so it cannot be undone step by step; export the job before you change it.",
 };

@@ -52,7 +52,7 @@ export const patchWords = {
   dragToMove: (device: string) => `${device}: drag to move, or use the arrow keys`,
   arrowKeysMove: (device: string) => `${device}: arrow keys move its plate`,
   plugHeld: "plug held",
-  fitsHere: "fits here",
+  fitsHere: "fits",
   chosenAsOneEnd: "chosen as one end",
   canTakeThePlug: "can take the plug",
   holdsTheCableOf: (device: string) => `holds the cable of ${device}`,
