@@ -1,20 +1,10 @@
-import { done, refused, unreachable, type Outcome } from "@/core/outcome";
-import { editCable, plug, unplug } from "./apply-cable";
-import {
-  addDevice,
-  changeDevice,
-  editDevice,
-  editPort,
-  editSource,
-  removeDevice,
-  renameDevice,
-  setContents,
-  setSetting,
-  setSpeakers,
-} from "./apply-device";
-import { arrange, attach, detach, dropSnapshot, editBrief, editJob, keepSnapshot, setRooms } from "./apply-to-job";
+import { done, refused, type Outcome } from "@/core/outcome";
+import { applyToCable } from "./apply-cable";
+import { applyToDevice } from "./apply-device";
+import { applyToKept } from "./apply-kept";
+import { applyToJob } from "./apply-to-job";
 import type { Result } from "./applied";
-import { stepsOf, type Command, type SingleCommand } from "./command";
+import { sortCommand, stepsOf, type Command, type SingleCommand } from "./command";
 import type { Job } from "./job";
 import type { Refusal } from "./refusal";
 
@@ -44,49 +34,16 @@ export function applyAll(job: Job, commands: readonly Command[]): Outcome<Job, {
   return done(current);
 }
 
-function applySingle(job: Job, command: SingleCommand): Result {
-  switch (command.kind) {
-    case "edit-job":
-      return editJob(job, command);
-    case "edit-brief":
-      return editBrief(job, command);
-    case "set-rooms":
-      return setRooms(job, command);
-    case "add-device":
-      return addDevice(job, command.device, command.at);
-    case "remove-device":
-      return removeDevice(job, command.device);
-    case "rename-device":
-      return changeDevice(job, command.device, (device) => renameDevice(device, command));
-    case "edit-device":
-      return changeDevice(job, command.device, (device) => editDevice(job, device, command));
-    case "edit-port":
-      return changeDevice(job, command.device, (device) => editPort(device, command));
-    case "edit-source":
-      return changeDevice(job, command.device, (device) => editSource(device, command));
-    case "set-setting":
-      return changeDevice(job, command.device, (device) => setSetting(device, command));
-    case "set-speakers":
-      return changeDevice(job, command.device, (device) => setSpeakers(device, command));
-    case "set-contents":
-      return changeDevice(job, command.device, (device) => setContents(device, command));
-    case "plug":
-      return plug(job, command.cable, command.at);
-    case "unplug":
-      return unplug(job, command.cable);
-    case "edit-cable":
-      return editCable(job, command);
-    case "arrange":
-      return arrange(job, command);
-    case "keep-snapshot":
-      return keepSnapshot(job, command);
-    case "drop-snapshot":
-      return dropSnapshot(job, command);
-    case "attach":
-      return attach(job, command);
-    case "detach":
-      return detach(job, command);
-    default:
-      return unreachable(command);
+function applySingle(job: Job, single: SingleCommand): Result {
+  const { edits, command } = sortCommand(single);
+  switch (edits) {
+    case "job":
+      return applyToJob(job, command);
+    case "device":
+      return applyToDevice(job, command);
+    case "cable":
+      return applyToCable(job, command);
+    case "kept":
+      return applyToKept(job, command);
   }
 }

@@ -1,20 +1,47 @@
 import { BED_IDS } from "@/core/facts";
 import { Port, type Device } from "@/core/device";
-import { done, refused, type Outcome } from "@/core/outcome";
+import { done, refused, unreachable, type Outcome } from "@/core/outcome";
 import { briefWithout } from "./brief";
 import { fieldsOf, insert, without, withoutUndefined, type Edit, type Result } from "./applied";
 import { deviceBreaches } from "./breaches";
 import type { SingleCommand } from "./command";
+import type { DeviceCommand } from "./device-commands";
 import { findDevice } from "./find";
 import type { Job } from "./job";
 import type { Refusal } from "./refusal";
 
-export function addDevice(job: Job, device: Device, at: number | null): Result {
+/** Makes an edit of the devices of a job. */
+export function applyToDevice(job: Job, command: DeviceCommand): Result {
+  switch (command.kind) {
+    case "add-device":
+      return addDevice(job, command.device, command.at);
+    case "remove-device":
+      return removeDevice(job, command.device);
+    case "rename-device":
+      return changeDevice(job, command.device, (device) => renameDevice(device, command));
+    case "edit-device":
+      return changeDevice(job, command.device, (device) => editDevice(job, device, command));
+    case "edit-port":
+      return changeDevice(job, command.device, (device) => editPort(device, command));
+    case "edit-source":
+      return changeDevice(job, command.device, (device) => editSource(device, command));
+    case "set-setting":
+      return changeDevice(job, command.device, (device) => setSetting(device, command));
+    case "set-speakers":
+      return changeDevice(job, command.device, (device) => setSpeakers(device, command));
+    case "set-contents":
+      return changeDevice(job, command.device, (device) => setContents(device, command));
+    default:
+      return unreachable(command);
+  }
+}
+
+function addDevice(job: Job, device: Device, at: number | null): Result {
   if (findDevice(job, device.id)) return refused({ code: "id-taken", id: device.id });
   return done({ job: { ...job, devices: insert(job.devices, device, at) }, inverse: { kind: "remove-device", device: device.id } });
 }
 
-export function removeDevice(job: Job, id: string): Result {
+function removeDevice(job: Job, id: string): Result {
   const at = job.devices.findIndex((device) => device.id === id);
   const device = job.devices[at];
   if (!device) return refused({ code: "no-such-device", device: id });
@@ -39,7 +66,7 @@ export function removeDevice(job: Job, id: string): Result {
 type DeviceChange = Outcome<{ device: Device; inverse: SingleCommand }, Refusal>;
 
 /** An edit of one device of the job. */
-export function changeDevice(job: Job, id: string, change: (device: Device) => DeviceChange): Result {
+function changeDevice(job: Job, id: string, change: (device: Device) => DeviceChange): Result {
   const device = findDevice(job, id);
   if (!device) return refused({ code: "no-such-device", device: id });
   const result = change(device);
@@ -50,7 +77,7 @@ export function changeDevice(job: Job, id: string, change: (device: Device) => D
   });
 }
 
-export function setSetting(device: Device, command: Edit<"set-setting">): DeviceChange {
+function setSetting(device: Device, command: Edit<"set-setting">): DeviceChange {
   const setting = device.settings.find((row) => row.key === command.setting);
   if (!setting) return refused({ code: "no-such-setting", device: device.id, setting: command.setting });
   if (command.value !== null && !setting.options.includes(command.value)) {
@@ -60,7 +87,7 @@ export function setSetting(device: Device, command: Edit<"set-setting">): Device
   return done({ device: { ...device, settings }, inverse: { ...command, value: setting[command.state] } });
 }
 
-export function setSpeakers(device: Device, command: Edit<"set-speakers">): DeviceChange {
+function setSpeakers(device: Device, command: Edit<"set-speakers">): DeviceChange {
   if (!device.speakers) return refused({ code: "value-out-of-range", field: "speakers", expected: "a device that has speakers" });
   if (!BED_IDS.includes(command.bed) || !Number.isInteger(command.heights) || command.heights < 0 || command.heights > 6) {
     return refused({ code: "value-out-of-range", field: "heights", expected: "a whole number from 0 to 6" });
@@ -72,7 +99,7 @@ export function setSpeakers(device: Device, command: Edit<"set-speakers">): Devi
   });
 }
 
-export function setContents(device: Device, command: Edit<"set-contents">): DeviceChange {
+function setContents(device: Device, command: Edit<"set-contents">): DeviceChange {
   const source = device.sources.find((row) => row.id === command.source);
   if (!source) return refused({ code: "no-such-source", device: device.id, source: command.source });
   if (command.contents.length > 24)
@@ -81,14 +108,14 @@ export function setContents(device: Device, command: Edit<"set-contents">): Devi
   return done({ device: { ...device, sources }, inverse: { ...command, contents: source.contents } });
 }
 
-export function renameDevice(device: Device, command: Edit<"rename-device">): DeviceChange {
+function renameDevice(device: Device, command: Edit<"rename-device">): DeviceChange {
   if (command.name.trim() === "") return refused({ code: "name-empty" });
   if (command.name.length > 300) return refused({ code: "value-out-of-range", field: "name", expected: "at most 300 characters" });
   return done({ device: { ...device, name: command.name }, inverse: { ...command, name: device.name } });
 }
 
 /** Corrects what a device can do. The result must hold together: every way inside it joins sockets that it has. */
-export function editDevice(job: Job, device: Device, command: Edit<"edit-device">): DeviceChange {
+function editDevice(job: Job, device: Device, command: Edit<"edit-device">): DeviceChange {
   const given = withoutUndefined(command.fields);
   if (given.room && !job.rooms.some(({ id }) => id === given.room)) return refused({ code: "no-such-room", room: given.room });
   const changed: Device = { ...device, ...given };
@@ -99,7 +126,7 @@ export function editDevice(job: Job, device: Device, command: Edit<"edit-device"
 }
 
 /** Corrects what a socket is; a field that its kind does not have is refused. */
-export function editPort(device: Device, command: Edit<"edit-port">): DeviceChange {
+function editPort(device: Device, command: Edit<"edit-port">): DeviceChange {
   const port = device.ports.find(({ id }) => id === command.port);
   if (!port) return refused({ code: "no-such-port", end: { device: device.id, port: command.port } });
   const given = withoutUndefined(command.fields);
@@ -111,7 +138,7 @@ export function editPort(device: Device, command: Edit<"edit-port">): DeviceChan
   return done({ device: { ...device, ports }, inverse: { ...command, fields: fieldsOf(port, given) } });
 }
 
-export function editSource(device: Device, command: Edit<"edit-source">): DeviceChange {
+function editSource(device: Device, command: Edit<"edit-source">): DeviceChange {
   const source = device.sources.find(({ id }) => id === command.source);
   if (!source) return refused({ code: "no-such-source", device: device.id, source: command.source });
   const given = withoutUndefined(command.fields);

@@ -178,7 +178,7 @@ describe("kept states and photos", () => {
     const ids = Array.from({ length: MOST_SNAPSHOTS }, (_, index) => `s${index}`);
     const full = made(loft, ...ids.map(keep));
     const refusal = refusalOf(full, keep("more"));
-    expect(refusalSentence(full, refusal)).toBe(`kept states takes at most ${MOST_SNAPSHOTS}; let an older one go first.`);
+    expect(refusalSentence(full, refusal)).toBe(`The list of saved states takes at most ${MOST_SNAPSHOTS}; delete an older one first.`);
   });
 
   test("a kept state that is no longer there, a photo that is gone", () => {

@@ -46,8 +46,8 @@ describe("a job file", () => {
       ],
     });
     expect(readJob(box({ setting: "power", value: "on" })).ok).toBe(true);
-    expect(firstTrouble(box({ setting: "power", value: "onn" }))).toBe(
-      "devices[0].routes[0].opens[0]: expected one of the setting’s own options; “onn” is not among them.",
+    expect(firstTrouble(box({ setting: "power", value: "onwards" }))).toBe(
+      "devices[0].routes[0].opens[0]: expected one of the setting’s own options; “onwards” is not among them.",
     );
     expect(firstTrouble(box({ unplugged: "phones" }))).toMatch(/^devices\[0\]\.routes\[0\]\.opens\[0\]: .*“phones”/);
   });

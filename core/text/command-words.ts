@@ -1,5 +1,14 @@
 import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
-import type { Command, Job, SingleCommand } from "@/core/job";
+import {
+  sortCommand,
+  type CableCommand,
+  type Command,
+  type DeviceCommand,
+  type Job,
+  type JobCommand,
+  type KeptCommand,
+  type SingleCommand,
+} from "@/core/job";
 import { cableShortName, deviceName, socketName, socketPrint } from "./names";
 
 /** The name of an edit, for undo and for what just happened: "plugged Streamer into Television “HDMI 2”". `job` is the job before it. */
@@ -27,7 +36,21 @@ function severalWords(kind: "arrange" | "edit-device" | "add-device", count: num
   return kind === "add-device" ? `added ${count} devices` : `corrected ${count} devices`;
 }
 
-function singleWords(job: Job, command: SingleCommand): string {
+function singleWords(job: Job, single: SingleCommand): string {
+  const { edits, command } = sortCommand(single);
+  switch (edits) {
+    case "job":
+      return jobEditWords(command);
+    case "device":
+      return deviceEditWords(job, command);
+    case "cable":
+      return cableEditWords(job, command);
+    case "kept":
+      return keptEditWords(job, command);
+  }
+}
+
+function jobEditWords(command: JobCommand): string {
   switch (command.kind) {
     case "edit-job":
       return "changed the job details";
@@ -35,12 +58,45 @@ function singleWords(job: Job, command: SingleCommand): string {
       return "changed the brief";
     case "set-rooms":
       return "changed the rooms";
+  }
+}
+
+function deviceEditWords(job: Job, command: DeviceCommand): string {
+  switch (command.kind) {
+    case "add-device":
+      return `added ${command.device.name}`;
+    case "remove-device":
+      return `removed ${deviceName(job, command.device)}`;
+    case "rename-device":
+      return `renamed ${deviceName(job, command.device)} to ${command.name}`;
     case "edit-device":
       return `corrected ${deviceName(job, command.device)}`;
-    case "edit-source":
-      return `corrected what ${deviceName(job, command.device)} plays from`;
     case "edit-port":
       return `corrected ${socketName(job, command)}`;
+    case "set-setting":
+      return `${settingFact(command.setting).name} at ${deviceName(job, command.device)}: ${command.value === null ? "cleared" : optionLabel(command.setting, command.value)}${command.state === "planned" ? "" : ` (${command.state})`}`;
+    case "set-speakers":
+      return `speakers of ${deviceName(job, command.device)}: ${command.bed}${command.heights ? `.${command.heights}` : ""}`;
+    case "set-contents":
+      return `changed what ${deviceName(job, command.device)} plays`;
+    case "edit-source":
+      return `corrected what ${deviceName(job, command.device)} plays from`;
+  }
+}
+
+function cableEditWords(job: Job, command: CableCommand): string {
+  switch (command.kind) {
+    case "plug":
+      return `plugged ${deviceName(job, command.cable.from.device)} into ${deviceName(job, command.cable.to.device)} ${socketPrint(job, command.cable.to)}`;
+    case "unplug":
+      return `unplugged the ${cableShortName(job, command.cable)}`;
+    case "edit-cable":
+      return `changed the ${cableShortName(job, command.cable)}${command.fields.class ? ` to ${cableClassFact(command.fields.class).name}` : ""}`;
+  }
+}
+
+function keptEditWords(job: Job, command: KeptCommand): string {
+  switch (command.kind) {
     case "arrange":
       return command.to
         ? `moved ${deviceName(job, command.device)} on the map`
@@ -53,23 +109,5 @@ function singleWords(job: Job, command: SingleCommand): string {
       return `added the photo ${command.attachment.name}`;
     case "detach":
       return `removed the photo ${job.attachments.find(({ id }) => id === command.attachment)?.name ?? ""}`.trim();
-    case "add-device":
-      return `added ${command.device.name}`;
-    case "remove-device":
-      return `removed ${deviceName(job, command.device)}`;
-    case "rename-device":
-      return `renamed ${deviceName(job, command.device)} to ${command.name}`;
-    case "set-setting":
-      return `${settingFact(command.setting).name} at ${deviceName(job, command.device)}: ${command.value === null ? "cleared" : optionLabel(command.setting, command.value)}${command.state === "planned" ? "" : ` (${command.state})`}`;
-    case "set-speakers":
-      return `speakers of ${deviceName(job, command.device)}: ${command.bed}${command.heights ? `.${command.heights}` : ""}`;
-    case "set-contents":
-      return `changed what ${deviceName(job, command.device)} plays`;
-    case "plug":
-      return `plugged ${deviceName(job, command.cable.from.device)} into ${deviceName(job, command.cable.to.device)} ${socketPrint(job, command.cable.to)}`;
-    case "unplug":
-      return `unplugged the ${cableShortName(job, command.cable)}`;
-    case "edit-cable":
-      return `changed the ${cableShortName(job, command.cable)}${command.fields.class ? ` to ${cableClassFact(command.fields.class).name}` : ""}`;
   }
 }

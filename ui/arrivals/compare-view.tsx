@@ -96,7 +96,7 @@ function Side({ job, arrival }: { job: Job; arrival: Arrival | null }) {
   );
 }
 
-/** Keeps the job as it is under a name, to compare with later; and lets kept states go. */
+/** Saves the job as it is under a name, to compare with later, and deletes saved states. */
 function KeepState() {
   const job = useJob((state) => state.job);
   const { edit } = useIntents();
