@@ -4,6 +4,7 @@ export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, isHeic, MAX_ATTACHMENT_
 export { breachesOf, type Breach } from "./breaches";
 export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
 export type { CableCommand } from "./cable-commands";
+export { editWithStates, wiringOf } from "./states";
 export { Command, sortCommand, stepsOf, type SingleCommand } from "./command";
 export type { DeviceCommand } from "./device-commands";
 export type { JobCommand } from "./job-commands";

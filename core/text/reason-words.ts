@@ -223,7 +223,29 @@ export function reasonRemedy(job: Job, reason: Reason): string | null {
       return "A cable in place of the wireless link lets it play.";
     case "unknown-fact":
       return "Find it out on site and write it down on the Gear page.";
-    default:
+    // A single change of this gear cures each of these, or its sentence says what would.
+    case "link-capacity":
+    case "link-channels":
+    case "format-setting":
+    case "does-not-pass":
+    case "passes-fewer":
+    case "cannot-emit":
+    case "prefers":
+    case "coded-again":
+    case "not-listed":
+    case "no-return-wire":
+    case "return-off":
+    case "speakers-choice":
+    case "setting-shuts":
+    case "plug-mutes":
+    case "link-lossy":
+    case "no-cec":
+    case "no-control-wire":
+    case "renders-binaural":
+    case "decode-mode":
+    case "cable-backwards":
+    case "miswired":
+    case "no-sound-system":
       return null;
   }
 }

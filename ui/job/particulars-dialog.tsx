@@ -2,7 +2,7 @@
 
 import { Input, Modal } from "antd";
 import { useState } from "react";
-import { PHASES, type Job } from "@/core/job";
+import { editWithStates, PHASES, type Job } from "@/core/job";
 import { jobWords } from "@/ui/words";
 import { useIntents } from "./job-context";
 import styles from "./job-frame.module.css";
@@ -10,7 +10,7 @@ import styles from "./job-frame.module.css";
 type Particulars = Pick<Job, "name" | "customer" | "visitOn" | "phase" | "brief">;
 
 /** Name, customer, day, phase and wishes of a job; kept by one edit. */
-export function ParticularsDialog({ job, onClose }: { job: Particulars; onClose: () => void }) {
+export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => void }) {
   const { edit } = useIntents();
   const [draft, setDraft] = useState<Particulars>({
     name: job.name,
@@ -23,7 +23,8 @@ export function ParticularsDialog({ job, onClose }: { job: Particulars; onClose:
   const keep = () => {
     const keys = (Object.keys(draft) as (keyof Particulars)[]).filter((key) => draft[key] !== job[key]);
     const fields = Object.fromEntries(keys.map((key) => [key, draft[key]]));
-    if (keys.length === 0 || edit({ kind: "edit-job", fields })) onClose();
+    const command = () => editWithStates(job, fields, { found: jobWords.asFound, left: jobWords.asLeft }, new Date().toISOString());
+    if (keys.length === 0 || edit(command())) onClose();
   };
   return (
     <Modal title={jobWords.theJobsParticulars} open onOk={keep} okText={jobWords.keep} onCancel={onClose}>

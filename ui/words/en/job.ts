@@ -7,6 +7,8 @@ export const jobWords = {
   hereAndThere: (mine: string, theirs: string) => `Here: ${mine}. There: ${theirs}.`,
   keepThisOne: "Keep this one",
   takeTheOther: "Use the other",
+  asFound: "As found",
+  asLeft: "As left",
   undo: (words: string) => `Undo: ${words}`,
   nothingToUndo: "Nothing to undo",
   redo: (words: string) => `Redo: ${words}`,
