@@ -33,7 +33,7 @@ export const DEMO_STOCK: readonly StockFields[] = [
   box("arc-adapter", 1, 1, 65),
   box("edid-emulator", 2, 1, 30),
   box("dac-optical", 2, 1, 28),
-  { what: { kind: "spare", name: "Velcro straps, pack of ten" }, count: 7, minimum: 3, price: 6 },
+  { what: { kind: "spare", name: "Hook-and-loop straps, pack of ten" }, count: 7, minimum: 3, price: 6 },
 ];
 
 export const DEMO_PREFERENCES: Preferences = {
