@@ -87,7 +87,7 @@ describe("the van", () => {
   });
 
   test("two windows that count the same line at once lose nothing of each other", async () => {
-    const { id } = await addStock(db, { what: { kind: "spare", name: "Velcro straps" }, count: 20, minimum: 5, price: 0.5 });
+    const { id } = await addStock(db, { what: { kind: "spare", name: "Hook-and-loop straps" }, count: 20, minimum: 5, price: 0.5 });
     await Promise.all([adjustStock(db, id, { countBy: -3 }), adjustStock(db, id, { countBy: 10, minimum: 8 })]);
     expect(await stockItems(db)).toMatchObject([{ count: 27, minimum: 8 }]);
     await adjustStock(db, id, { countBy: -100 });
@@ -96,8 +96,8 @@ describe("the van", () => {
   });
 
   test("lines are changed and taken off", async () => {
-    const { id } = await addStock(db, { what: { kind: "spare", name: "Velcro straps" }, count: 20, minimum: 5, price: 0.5 });
-    expect(await changeStock(db, id, { what: { kind: "spare", name: "Velcro straps" }, count: 3, minimum: 5, price: 0.5 })).toBe(true);
+    const { id } = await addStock(db, { what: { kind: "spare", name: "Hook-and-loop straps" }, count: 20, minimum: 5, price: 0.5 });
+    expect(await changeStock(db, id, { what: { kind: "spare", name: "Hook-and-loop straps" }, count: 3, minimum: 5, price: 0.5 })).toBe(true);
     expect(await stockItems(db)).toMatchObject([{ count: 3 }]);
     expect(await dropStock(db, id)).toBe(true);
     expect(await changeStock(db, id, cable(1, 1))).toBe(false);
