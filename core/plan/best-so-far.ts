@@ -19,7 +19,7 @@ export interface Hoped {
 const MOST_TIES = 4;
 /** How far the search goes on for other sets of the same sum and cost once nothing better is left. */
 const LOOKS_FOR_TIES = 100;
-/** Sums are of whole scores and fractions of pictures: closer than this they are alike. */
+/** Sums are of whole scores and fractions of pictures: closer than this they are equal. */
 export const ALIKE = 1e-5;
 
 /** The best set so far, and others of the same sum and cost. */

@@ -8,10 +8,10 @@ export interface ChangeQuestions {
   readonly questions: ReadonlySet<Question>;
 }
 
-/** Changes are never changed in place, so what they ask about is worked out once for the cables they were thought of for. */
+/** Changes are never changed in place, so what they ask about is computed once for the cables they were considered for. */
 const askedBy = new WeakMap<Change, ChangeQuestions>();
 
-/** What a change may give another answer to, by the cables of the job that it was thought of for. */
+/** What a change may give another answer to, by the cables of the job that it was considered for. */
 export function asked(job: Job, change: Change): ChangeQuestions {
   const known = askedBy.get(change) ?? { key: JSON.stringify(change.command), questions: questionsOf(job, change) };
   askedBy.set(change, known);

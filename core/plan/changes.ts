@@ -30,7 +30,7 @@ export function possibleChanges(job: Job, state: SettingState = "planned"): read
   return [...settingChanges(job, state), ...wiringChanges(job)];
 }
 
-/** Jobs are never changed in place, so what could be plugged otherwise is thought of once for the same cables and sockets. */
+/** Jobs are never changed in place, so what could be plugged otherwise is considered once for the same cables and sockets. */
 const remembered = new WeakMap<
   Job["cables"],
   { readonly sockets: readonly unknown[]; readonly brief: Job["brief"]; readonly changes: readonly Change[] }

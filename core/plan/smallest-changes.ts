@@ -66,7 +66,7 @@ interface Search {
 
 /**
  * A part of all sets: those that hold these changes, none of the forbidden ones, and none that would give another answer to a fixed
- * question. It may still be unsolved: it is worked out only when it is the most promising part left.
+ * question. It may still be unsolved: it is computed only when it is the most promising part left.
  */
 interface Node {
   readonly changes: readonly Change[];

@@ -6,7 +6,7 @@ import type { Change } from "./changes";
 export const excludesEachOther = (a: Change, b: Change): boolean => a.decides.some((what) => b.decides.includes(what));
 
 /**
- * The one edit that makes several changes, each of which was thought of for itself: new cables get ids of their own. Refused with the
+ * The one edit that makes several changes, each of which was considered for itself: new cables get ids of their own. Refused with the
  * first step that cannot be made after the others.
  */
 export function together(job: Job, changes: readonly Change[]): Outcome<Command, Refusal> {

@@ -4,7 +4,7 @@ import type { CableEnd, Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
 import { socketKey, type WiringSpace } from "../space";
 
-/** Who hears whom on a topology, by its control wires. */
+/** Who is on whose control wire on a topology. */
 export interface ControlReach {
   /** Whether a socket is on the wire of the main screen, of any screen, of the sound system. */
   readonly ofSocket: (end: CableEnd, controlWire: boolean) => ReachedBy;
@@ -19,7 +19,7 @@ export interface ReachedBy {
   readonly system: boolean;
 }
 
-/** The hubs that take no part as they are set; configurations with the same ones can be reached alike. */
+/** The hubs that take no part as they are set; configurations with the same ones have the same control reach. */
 export function controlOffKey(hubs: readonly Device[]): string {
   const known = controlOff.get(hubs) ?? hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
   controlOff.set(hubs, known);
@@ -30,7 +30,7 @@ export function controlOffKey(hubs: readonly Device[]): string {
 const controlOff = new WeakMap<readonly Device[], string>();
 
 /**
- * Lays out who could hear whom in a room without players.
+ * Lays out who could be on whose control wire in a room without players.
  * @param isOnBus the hubs that take part: all of them where their settings are still open
  */
 export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Device) => boolean = () => true): ControlReach {
@@ -83,7 +83,7 @@ export function actsUpperBound(space: WiringSpace, reach: ControlReach, device: 
   return (known[way] ??= computeBound(space, reach, device, reached));
 }
 
-/** A space is never changed in place, and there are few ways in which a device can be reached, each told by a number. */
+/** A space is never changed in place, and there are few ways in which a device can be reached, each numbered. */
 const memo = new WeakMap<WiringSpace, Map<string, ActsUpperBound[]>>();
 
 function computeBound(space: WiringSpace, { systemFollows }: ControlReach, device: Device, reached: ReachedBy): ActsUpperBound {

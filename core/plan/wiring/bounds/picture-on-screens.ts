@@ -7,12 +7,12 @@ import { shownKept } from "../evaluation";
 /** How much of its picture each content of a player can keep on a screen, 0 to 1, in the order of its contents. */
 export type PictureOn = (player: string, screen: string) => readonly number[];
 
-/** Every picture whole on every screen: what can be supposed before anything is worked out. */
+/** Every picture whole on every screen: what can be supposed before anything is computed. */
 export const WHOLE_ON_ALL: PictureOn = () => [];
 
 /**
- * How much of its picture each content keeps where the player sits in the screen itself, by the best cable in the best socket: nothing
- * that is put between them gives the screen more than it can show. Worked out when it is first asked.
+ * How much of its picture each content keeps where the player is in the screen itself, by the best cable in the best socket: nothing
+ * that is put between them gives the screen more than it can show. Computed on first use.
  */
 export function pictureOnScreens(space: WiringSpace): PictureOn {
   const known = new Map<string, readonly number[]>();

@@ -22,7 +22,7 @@ export interface UpperBounds {
   readonly ofPlayer: (player: string, plugged: PluggedBy | null, kept?: KeptUpperBound) => number;
   /** How far what a player brings at most falls once it is known how easy its acts can be, and whether it is seen alone. */
   readonly lostByActs: (player: string, goes: Pick<KeptUpperBound, "acts" | "alone">) => number;
-  /** What the hubs play themselves, and the players that stay as they lie. */
+  /** What the hubs play themselves, and the players that stay as they are. */
   readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach, soundsOf?: SoundsOf) => number;
 }
 
@@ -32,7 +32,7 @@ export interface PluggedBy {
   readonly wire: Wire;
 }
 
-/** What was looked into of a player in a socket: how much of the sound of each content can come through, and how easy its acts can be. */
+/** What is known of a player in a socket: how much of the sound of each content can come through, and how easy its acts can be. */
 export interface KeptUpperBound {
   readonly sounds: readonly number[];
   /** On how many screens the picture of each content is whole. */
@@ -45,7 +45,7 @@ export interface KeptUpperBound {
 export type SoundsOf = (device: Device) => readonly number[];
 
 /**
- * Caps for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
+ * Upper bounds for a space, from what its contents are and what is reached alone: every content on each screen that its picture comes to, and
  * whole sound where sound comes through at all; and all acts that depend on a player go as wanted.
  * @param pictureOn how much of its picture each content of a player can keep on a screen at best, in the order of its contents
  */

@@ -44,7 +44,7 @@ export const boxEffort = ({ device, price, isThere }: BoxAtHand): Effort =>
 const spent = (price: number | null, guess: number): Pick<Effort, "money" | "unpriced" | "guessed"> =>
   price === null ? { money: 0, unpriced: 1, guessed: guess } : { money: price, unpriced: 0, guessed: 0 };
 
-/** Wires are thought of once for a space, and so is what each of them asks. */
+/** Wires are computed once for a space, and so is what each of them asks. */
 const asked = new WeakMap<Wire, Effort>();
 
 /** A wire costs nothing where it stays, a plug where it is moved, and is paid for and laid or pulled where it is new. */
@@ -59,7 +59,7 @@ function effortOf(space: WiringSpace, wire: Wire): Effort {
   return [cableEffort(space, wire), adapter, { ...NO_EFFORT, wasted: Number(isWasted(space, wire)) }].reduce(addEffort);
 }
 
-/** Whether a player sits in a socket that it cannot use to the full, beside plainer ones. */
+/** Whether a player is in a socket that it cannot use to the full, beside plainer ones. */
 function isWasted({ screens, system, boxes, players }: WiringSpace, { cable: { from, to } }: Wire): boolean {
   const hdmi = (device: Device | undefined, id: string) =>
     device?.ports.find((port): port is HdmiPort => port.id === id && port.connector === "hdmi");

@@ -12,7 +12,7 @@ export interface WeighedFigures extends Effort {
   readonly sound: number;
   readonly picture: number;
   readonly ease: number;
-  /** Something is heard from the sound system: a room in which nothing is, is no plan where another one has it. */
+  /** Something plays from the sound system; where some plan has that, one without it is not a plan. */
   readonly heard: boolean;
   /** Players that can be watched while the sound system sleeps, and players whose HDMI plug has no socket. */
   readonly alone: number;
@@ -39,7 +39,7 @@ export interface PlanFigures extends WeighedFigures {
   readonly hands: readonly string[];
   /** Players whose sound ends when somebody switches HDMI control off. */
   readonly onControl: number;
-  /** Devices that must be on for the news of the main screen to be heard from the sound system; null: it is not heard there. */
+  /** Devices that must be on for the news of the main screen to play from the sound system; null: it does not play there. */
   readonly onForNews: number | null;
   /** New boxes and cables that are not in the van. */
   readonly toBuy: number;
@@ -158,7 +158,7 @@ function onForNews({ mainScreen, system }: WiringSpace, rows: readonly Arrival[]
   return news ? new Set(news.hops.map(({ device }) => device)).size : null;
 }
 
-/** HDMI inputs of the main screen and the sound system that nothing sits in. */
+/** HDMI inputs of the main screen and the sound system that nothing is in. */
 function freeSocketsOf(job: Job, screen: string | undefined): number {
   const hubs = job.devices.filter(({ id, role }) => id === screen || role === "sound" || role === "box");
   const taken = new Set(job.cables.map(({ to }) => `${to.device} ${to.port}`));

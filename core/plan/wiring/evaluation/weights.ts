@@ -59,7 +59,7 @@ export const UNPLUGGED_POINTS = 12;
 
 /**
  * Points lost for a player in a socket of the scarce kind beside a plainer one that serves it as well. Less than moving a plug costs: it
- * decides between ways that are alike, and nobody takes a working lead out for it.
+ * decides between ways that are equal, and nobody takes a working lead out for it.
  */
 export const WASTED_POINTS = 0.015;
 
@@ -79,5 +79,5 @@ export const ACT_WEIGHTS: Readonly<Record<string, number>> = {
 /** Minutes on site, as an installer of some years calculates them; the sum is an estimate and says so. */
 export const MINUTES = { box: 15, socket: 0.5, cable: 8, pull: 25, plug: 2, pairing: 5, setting: 1, takeOut: 1 } as const;
 
-/** What a part counts whose price nobody gave, in the currency of the settings: of the size of what such parts cost. */
+/** What a part without a price counts, in the currency of the settings: a typical price. */
 export const GUESSED_PRICE = { box: 40, boxSocket: 12, cable: 15, hybrid: 90, adapter: 12 } as const;

@@ -37,7 +37,7 @@ export interface PlanCheck {
   readonly better: readonly BetterNeighbour[];
 }
 
-/** Points closer than this are alike. */
+/** Points closer than this are equal. */
 const ALIKE = 1e-6;
 
 /**

@@ -59,7 +59,7 @@ function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number):
   return { ...plan, job, points, figures, settings, wires, places };
 }
 
-/** The wires of a plan as they lie in a room now, and those that came to it; a cable of another class is a new one. */
+/** The wires of a plan as they are in a room now, and those that came to it; a cable of another class is a new one. */
 function wiresOf(space: WiringSpace, job: Job, planned: readonly Wire[]): readonly Wire[] {
   const fixed = new Set(space.fixedCables.map(({ id }) => id));
   const wires = job.cables.flatMap((cable): Wire[] => {

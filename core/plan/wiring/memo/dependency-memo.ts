@@ -23,7 +23,7 @@ const isTold = <Answer>(found: MemoNode<Answer> | MemoEntry<Answer>): found is M
 export class DependencyMemo<Answer> {
   private readonly known = new Map<string, MemoNode<Answer>>();
 
-  /** What is told of a device in a room, from another room where every question had the same answer; else worked out and remembered. */
+  /** The answer for a device, from the memo where every question has the same answer, else computed and stored. */
   of(room: JobFacts, device: string, work: () => { readonly answer: Answer; readonly asked: Iterable<Question> }): MemoEntry<Answer> {
     let at: MemoNode<Answer> | MemoEntry<Answer> | undefined = this.known.get(device);
     while (at && !isTold(at)) at = at.then.get(room.answerTo(at.question));
@@ -42,7 +42,7 @@ export class DependencyMemo<Answer> {
     this.known.set(device, root);
     let at: MemoNode<Answer> | MemoEntry<Answer> = root;
     for (const [index, question] of asked.entries()) {
-      // An order that does not fit the tree is not remembered: it is worked out again, never taken for another.
+      // An order of questions that does not fit the tree is not stored; the answer is computed again next time.
       if (isTold(at) || at.question !== question) return;
       const next = asked[index + 1];
       const value = room.answerTo(question);

@@ -26,11 +26,11 @@ export const stillHolds = (hubs: readonly Device[], switches: readonly SettingRe
     return hub !== undefined && effectiveSetting(hub, key, "planned") === value;
   });
 
-/** Answers on one topology, each of which holds while the switches that were asked about for it stand alike, whatever the others do. */
+/** Answers on one topology, each of which holds while the switches that were asked about for it are the same, whatever the others do. */
 export class SettingMemo<Answer> {
   private readonly known: { readonly switches: readonly SettingRead[]; readonly answer: Answer }[] = [];
 
-  /** The answer for hubs as they stand, worked out only where none is known. */
+  /** The answer for hubs as they are set, computed only where none is known. */
   of(
     hubs: readonly Device[],
     work: () => { readonly answer: Answer; readonly asked: readonly Question[] },

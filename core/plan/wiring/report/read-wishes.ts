@@ -34,7 +34,7 @@ export interface WrittenWishes {
   readonly pin?: readonly string[] | undefined;
   readonly forbid?: readonly string[] | undefined;
   readonly must?: readonly string[] | undefined;
-  /** What had better be, and can be given up for more. */
+  /** Preferred, and can be given up for more. */
   readonly hope?: readonly string[] | undefined;
 }
 

@@ -95,7 +95,7 @@ describe("a wire", () => {
     };
     expect(of(best)).toEqual(["ultra-high-speed"]);
     expect(of({ ...best, class: "high-speed" })).toEqual(["high-speed", "ultra-high-speed"]);
-    // Ten metres of copper are not certain: new copper and fibres are both thought of.
+    // Ten metres of copper are not certain: new copper and optical fibre are both considered.
     expect(of({ ...best, lengthM: 10 })).toEqual(["ultra-high-speed", "ultra-high-speed"]);
   });
 });

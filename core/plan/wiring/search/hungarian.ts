@@ -24,7 +24,7 @@ export function bestAssignment(worth: WorthTable, rooms: readonly number[] = (wo
   return sum === -Infinity ? null : { places: paths.places, worth: sum };
 }
 
-/** The takers placed so far, with the prices by which everybody sits best. */
+/** The takers placed so far, with the dual prices that make every placement optimal. */
 class Paths {
   readonly places: number[] = [];
   private readonly ofTaker: number[];
@@ -65,7 +65,7 @@ class Paths {
       }
       reached.push(place);
       this.isReached[place] = true;
-      // Whoever sits there sits at the best price, so it moves on from the same distance.
+      // Its holder has it at the best price, so it moves on from the same distance.
       for (const other of sitting) this.relax(other, way);
     }
   }

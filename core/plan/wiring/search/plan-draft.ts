@@ -35,7 +35,7 @@ export interface WiringPlan {
   readonly boxes: readonly BoxAtHand[];
   readonly wires: readonly Wire[];
   readonly settings: readonly SettingChoice[];
-  /** The device that each player sits in; null: it has no socket. */
+  /** The device that each player is in; null: it has no socket. */
   readonly places: ReadonlyMap<string, string | null>;
   readonly job: WiringSpace["job"];
 }

@@ -12,7 +12,7 @@ import { tradesOf } from "../trades";
 import { hasSound, boundTopology } from "./bounded-topology";
 import { ACTS_SHARE, easeAfter, PRESETS } from "../evaluation";
 
-/** What is looked into of the plugs of a player in a device of a topology. */
+/** What is examined of the plugs of a player in a device of a topology. */
 function lookedInto(space: WiringSpace, topology: Topology, player: string, hub: string) {
   const context = withPictureBounds(newContext(space, PRESETS["best-sound"]));
   const bounds = new PlugBounds(context, topology);

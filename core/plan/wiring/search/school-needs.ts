@@ -6,7 +6,7 @@ import { inputKinds, isLead, NO_SOCKETS, reachOf, socketKey, type WiringSpace } 
 /** The plugs of each player, in the order of the players. */
 export type PlugTables = readonly (readonly Plug[])[];
 
-/** The plugs that a school allows; where each player sits is still open. */
+/** The plugs that a school allows; where each player goes is still open. */
 export const allowedIn = (space: WiringSpace, topology: Topology, school: School, tables: PlugTables): PlugTables =>
   tables.map((plugs) => plugs.filter(({ kind }) => kind === null || allowsHub(space, school, hubOf(topology, kind.device))));
 

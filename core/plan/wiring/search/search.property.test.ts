@@ -65,7 +65,7 @@ interface Small {
   /** Where the news should sound from. */
   readonly newsFrom: Job["brief"]["newsFrom"];
   readonly free: readonly string[];
-  /** What must be, and what had better be. */
+  /** Required and preferred wishes. */
   readonly must: Want | null;
   readonly hope: Want | null;
 }

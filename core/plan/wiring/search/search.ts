@@ -129,7 +129,7 @@ class Found {
   }
 }
 
-/** The node with the greatest upper bound first; of two whose bounds are equal the one that is worked out further. */
+/** The node with the greatest upper bound first; of two whose bounds are equal the one at the deeper level. */
 const byBound = (a: OpenNode, b: OpenNode): number => Math.round(b.bound / ALIKE) - Math.round(a.bound / ALIKE) || b.depth - a.depth;
 
 /**

@@ -14,7 +14,7 @@ export function boxOfShelf(job: Job, archetype: string, price: number | null, su
 
 /**
  * What a plan of a job may put in and lay: what the van has to spare with its price, and where boxes may be bought every other one of the
- * shelf, whose price nobody gave. What alone is dearer than the budget is left out. Cables of the van give their price to bought ones.
+ * shelf, without a price. What alone is dearer than the budget is left out. Cables of the van give their price to bought ones.
  */
 export function atHand(job: Job, items: readonly StockItem[] = [], free: ReadonlyMap<string, number> = new Map()): AtHand {
   return {

@@ -4,7 +4,7 @@ import { socketKey } from "./sockets";
 import { sitsIn, type WiringSpace } from "./space";
 import { isLead, type Wire } from "./wires";
 
-/** What could at best be reached from a socket, were every gate open and every format passed. */
+/** What could at best be reached from a socket, if every gate were open and every format passed. */
 export interface Reach {
   /** The screens that a picture comes to. */
   readonly screens: ReadonlySet<string>;
@@ -23,7 +23,7 @@ export function isSeenAlone(space: WiringSpace, job: Job, player: Device): boole
   return socket !== null && seenAloneFrom(space, job)(socket);
 }
 
-/** The same of whoever sits in a socket. */
+/** The same of a player in a socket. */
 export function seenAloneFrom(
   { system, mainScreen }: WiringSpace,
   { devices, cables }: Pick<Job, "devices" | "cables">,
@@ -46,7 +46,7 @@ interface Joined {
   readonly wires: readonly Wire[];
 }
 
-/** Hubs and wires are never changed in place, so what is reached of them is worked out once. */
+/** Hubs and wires are never changed in place, so what is reached of them is computed once. */
 const remembered = new WeakMap<Joined, (socket: CableEnd) => Reach>();
 
 /** Asks what is reached from an input of a hub, by its cables and by what is joined inside the devices. */

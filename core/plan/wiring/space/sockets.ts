@@ -1,7 +1,7 @@
 import type { Device, HdmiPort, Port } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 
-/** Sockets of one device that are alike in every fact, so that one serves as well as another. */
+/** Sockets of one device that are equal in every fact, so that one serves as well as another. */
 export interface SocketKind {
   readonly device: string;
   readonly ports: readonly string[];
@@ -13,10 +13,10 @@ type Gathering = (device: Device, port: HdmiPort) => boolean;
 const takesPictures: Gathering = (device, { id }) => leadsOn(device, id);
 const hasReturn: Gathering = (_device, { returns }) => returns !== "none" && returns !== null;
 
-/** The HDMI inputs of a device that take a picture in and are free, by kinds. Equal sockets are told once: that breaks the symmetry. */
+/** The HDMI inputs of a device that take a picture in and are free, by kinds. Equal sockets are listed once: that breaks the symmetry. */
 export const inputKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, takesPictures, taken);
 
-/** The free HDMI inputs of a device that have a return channel, by kinds, those of boxes that play the screen's part included. */
+/** The free HDMI inputs of a device that have a return channel, by kinds, those of boxes that act as a screen included. */
 export const returnKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, hasReturn, taken);
 
 function freeOf(device: Device, gathering: Gathering, taken: TakenSockets): readonly SocketKind[] {
@@ -56,7 +56,7 @@ function byLikeness(device: Device, gathering: Gathering): readonly SocketKind[]
   return [...kinds.values()].map((ports) => ({ device: device.id, ports }));
 }
 
-/** Sockets in which a cable sits, by their device. */
+/** Sockets that hold a cable, by their device. */
 export type TakenSockets = ReadonlyMap<string, ReadonlySet<string>>;
 export const NO_SOCKETS: TakenSockets = new Map();
 export const socketKey = ({ device, port }: CableEnd): string => `${device} ${port}`;
@@ -80,7 +80,7 @@ export function takenBy(cables: readonly Pick<Cable, "from" | "to">[]): TakenSoc
 const leadsOn = (device: Device, port: string): boolean =>
   device.routes.some(({ kind, from }) => kind === "picture" && from.includes(port));
 
-/** Sockets are never changed in place, so what makes two of them alike is worked out once. */
+/** Sockets are never changed in place, so what makes two of them equal is computed once. */
 const remembered = new WeakMap<Port, string>();
 
 function likenessOf(device: Device, port: Port): string {
@@ -92,7 +92,7 @@ function likenessOf(device: Device, port: Port): string {
 /** Everything that is true of a socket, with its own name left out wherever it is: each input of a switch is chosen by its own. */
 function likeness(device: Device, port: Port): string {
   const { id, label: _label, ...facts } = port;
-  // Where it is among others it counts alike with each of them, whatever the order.
+  // Where it is among others it counts the same with each of them, whatever the order.
   const nameless = (_key: string, value: unknown): unknown =>
     Array.isArray(value) && value.includes(id) ? ["itself, one of", value.length] : value === id ? "itself" : value;
   const told = (value: unknown): readonly string[] => [JSON.stringify(value, nameless)].filter((words) => words.includes('"itself'));
@@ -108,7 +108,7 @@ function likeness(device: Device, port: Port): string {
 export const hdmiOutputs = ({ ports }: Device): readonly Port[] =>
   ports.filter(({ connector, direction }) => connector === "hdmi" && direction === "out");
 
-/** The HDMI outputs of a device that are alike in every fact with one of them, itself included. */
+/** The HDMI outputs of a device that are equal in every fact with one of them, itself included. */
 export function likeOutputs(device: Device, port: string): readonly string[] {
   const outputs = hdmiOutputs(device);
   const one = outputs.find(({ id }) => id === port);

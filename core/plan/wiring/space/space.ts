@@ -28,7 +28,7 @@ export interface AtHand {
 /** A wish that a plan must fulfil, or it is none: one of the brief, or that a device stays, for else another of its kind may take its place. */
 export type Must = Want | { readonly want: "keep"; readonly device: string };
 
-/** What is required of plans: what they must keep to, what they must fulfil, and what they had better. */
+/** What is asked of plans: bonds that they keep, wishes that they must fulfil, and wishes that they should. */
 export interface PlanWishes {
   readonly bonds?: readonly Bond[];
   readonly musts?: readonly Must[];
@@ -42,7 +42,7 @@ export const wishesOf = ({ brief }: Pick<Job, "brief">): Required<PlanWishes> =>
   hopes: brief.hopes,
 });
 
-/** Something that a plan must keep to, or keep from: bonds of the brief, and what somebody asks about for once. */
+/** Something that a plan must keep to, or keep from: bonds of the brief, and what somebody asks about once. */
 export type Bond =
   | BriefBond
   | { readonly bond: "use-box"; readonly archetype: string }
@@ -61,7 +61,7 @@ export interface WiringSpace {
   /** Devices and cables that no plan touches: players without HDMI, and what they depend on. */
   readonly fixedDevices: readonly Device[];
   readonly fixedCables: readonly Cable[];
-  /** Cables that lie now and that a plan may use again between the same two devices. */
+  /** Existing cables that a plan may use again between the same two devices. */
   readonly existing: readonly Cable[];
   readonly bonds: readonly Bond[];
   readonly musts: readonly Must[];
@@ -73,10 +73,10 @@ export interface WiringSpace {
 export const hdmiOut = (device: Device): HdmiPort | undefined =>
   device.ports.find((port): port is HdmiPort => port.connector === "hdmi" && port.direction === "out");
 
-/** Whether a player has a lead for sound of its own that no plan touches, over which it can be heard wherever its picture goes. */
+/** Whether a player has a lead for sound of its own that no plan touches, over which it can play wherever its picture goes. */
 export const hasOwnLead = ({ fixedCables }: WiringSpace, player: string): boolean => fixedCables.some(({ from }) => from.device === player);
 
-/** The socket in which the HDMI plug of a player sits; null: it is in none. */
+/** The socket that holds the HDMI plug of a player; null: it is in none. */
 export function sitsIn(job: Job, player: Device): CableEnd | null {
   const plug = hdmiOut(player);
   return (plug && cableAt(job, { device: player.id, port: plug.id })?.to) ?? null;

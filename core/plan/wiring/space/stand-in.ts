@@ -4,7 +4,7 @@ import type { SocketKind } from "./sockets";
 import type { WiringSpace } from "./space";
 import type { Wire } from "./wires";
 
-/** Who stands for each player of a space, worked out once. */
+/** Who stands for each player of a space, computed once. */
 const known = new WeakMap<WiringSpace, ReadonlyMap<string, Device>>();
 
 /** For each space the wires of those that stand for others, by all that is true of them, so that what is remembered of one is found again. */
@@ -17,9 +17,9 @@ export interface StandIn {
 }
 
 /**
- * The player that stands for another one that is alike in everything but its name, in the first of the sockets that are alike, so that
- * what comes of all of them is worked out once. The first player of a room stands for itself alone: on it hang the acts that are about
- * no player.
+ * The player that stands for another one that is equal in everything but its name, in the first of the sockets that are equal, so that
+ * what comes of all of them is computed once. The first player of a room stands for itself alone, because the acts that are about no
+ * player are counted with it.
  */
 export function standInOf(space: WiringSpace, player: Device, { wire, kind }: { readonly wire: Wire; readonly kind: SocketKind }): StandIn {
   const device = (known.get(space) ?? pairUp(space)).get(player.id) ?? player;
@@ -37,7 +37,7 @@ export function standInOf(space: WiringSpace, player: Device, { wire, kind }: { 
 /** For each space the places of equal players in its list. */
 const equals = new WeakMap<WiringSpace, ReadonlyMap<string, readonly number[]>>();
 
-/** The places of the players that are alike in everything but their names, the player itself included. */
+/** The places of the players that are equal in everything but their names, the player itself included. */
 export function equalsOf(space: WiringSpace, player: string): readonly number[] {
   const told = equals.get(space) ?? equalsIn(space);
   equals.set(space, told);

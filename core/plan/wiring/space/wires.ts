@@ -21,14 +21,14 @@ export interface Wire {
   readonly existing: Cable | null;
 }
 
-/** Where new wires are thought of before it is known which ids are free. */
+/** Where new wires are considered before it is known which ids are free. */
 const idOf = (from: CableEnd, to: CableEnd): string => `plan-${from.device}-${from.port}-${to.device}`.slice(0, 64);
 
-/** Between two free sockets the same wires are possible whatever else is plugged, so they are thought of once for a space. */
+/** Between two free sockets the same wires are possible whatever else is plugged, so they are computed once for a space. */
 const thoughtOf = new WeakMap<WiringSpace, Map<string, readonly Wire[]>>();
 
 /**
- * The cables that could join an output and an input: those that lie between the two devices with such plugs, and a new one unless the
+ * The cables that could join an output and an input: those already between the two devices with such plugs, and a new one unless the
  * best there is is already installed, none may be bought, or the brief allows no cable there.
  * @param job a room in which both devices stand and the two sockets are free, and in which the wire would close no loop
  */
@@ -48,7 +48,7 @@ export const isLead = ({ class: kind }: Cable): boolean => cableClassFact(kind).
 export const isUnchanged = ({ cable, existing }: Wire): boolean =>
   existing !== null && sameEnd(existing.from, cable.from) && sameEnd(existing.to, cable.to) && existing.controlWire === cable.controlWire;
 
-/** An adapter sits in it that leaves out the control wire, which the cable itself has. */
+/** An adapter is in it that leaves out the control wire, which the cable itself has. */
 export const hasAdapter = ({ cable, existing }: Wire): boolean => !cable.controlWire && (existing?.controlWire ?? true);
 
 /** Of a player that quarrels each wire also without the control wire, by an adapter made for it. */
@@ -70,7 +70,7 @@ function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): re
   const reused = (cables: readonly Cable[]) => cables.map((cable): Wire => ({ cable: { ...cable, from, to }, existing: cable }));
   const fits = space.existing.filter((cable) => classes.includes(cable.class) && !cable.miswired);
   const existing = reused(fits.filter((cable) => cable.from.device === from.device && cable.to.device === to.device));
-  // The cable that sits in this very output can be led to another device, where it is long enough.
+  // The cable that is in this very output can be led to another device, where it is long enough.
   const moved = reused(
     fits.filter((cable) => sameEnd(cable.from, from) && cable.to.device !== to.device && reaches(job, cable, from, to)),
   ).filter(() => whyNotLay({ ...job, cables: [...space.fixedCables] }, from, to) === null);
@@ -101,7 +101,7 @@ function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass, supp
 
 const isReturn = (out: Port, into: Port): boolean => [out, into].every((port) => port.connector === "hdmi" && port.returns !== "none");
 
-/** Copper is not certain over it at every rate: the picture could do with fibres. */
+/** Copper is not certain over it at every rate: the picture could do with optical fibre. */
 const isTooLong = ({ class: kind, lengthM }: Cable): boolean => kind === "ultra-high-speed" && lengthM > cableClassFact(kind).certainM;
 
 /** Nothing a new cable could do better: every wire of the best class, or no HDMI at all. A wide stick without extender covers its neighbours. */

@@ -5,13 +5,13 @@ import { isForbidden, SOUND_LEADS, THROUGH_AIR } from "./leads";
 import { type BoxAtHand, hdmiOutputs, inputKinds, NO_SOCKETS, reachOf, type Wire, type WiringSpace } from "../space";
 
 /**
- * No box, each box, and where there are several screens pairs of which one shares the picture out. Where one screen alone is lit at a time
- * all players can come through one input: then a box that gathers sockets may stand before such a pair.
+ * No box, each box, and where there are several screens pairs of which one shares the picture out. Where one screen alone is in use at a time
+ * all players can come through one input: then a box that adds sockets may stand before such a pair.
  */
 export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): readonly (readonly BoxAtHand[])[] {
   const forbidden = new Set(bonds.flatMap((bond) => (bond.bond === "forbid-box" ? [bond.archetype] : [])));
   const wanted = bonds.flatMap((bond) => (bond.bond === "use-box" ? [bond.archetype] : []));
-  // A picture goes through the air only where no cable may run from a player to a screen.
+  // A picture goes wirelessly only where no cable may run from a player to a screen.
   const mustSpan = players.some((player) => screens.some((screen) => isForbidden(job, player.id, screen.id)));
   const own = boxes.filter(
     (box) =>
@@ -36,7 +36,7 @@ export function boxSets({ job, players, boxes, bonds, screens }: WiringSpace): r
 export const isMatrix = (device: Device): boolean =>
   hdmiOutputs(device).length > 1 && inputKinds(device, NO_SOCKETS).reduce((sum, { ports }) => sum + ports.length, 0) > 1;
 
-/** Several boxes are worth their place only as a chain that lights every screen: how many wires that still takes at least. */
+/** Several boxes are worth their place only as a chain that reaches every screen: how many wires that still takes at least. */
 export function missing({ screens }: WiringSpace, boxes: readonly BoxAtHand[], wires: readonly Wire[]): number {
   const isBox = (id: string) => boxes.some(({ device }) => device.id === id);
   const links = wires.filter(({ cable }) => isBox(cable.from.device) && isBox(cable.to.device)).length;
@@ -50,7 +50,7 @@ export const showsOn = (device: Device, wires: readonly Wire[]): boolean => {
   return least === 0 || hdmiOutputs(device).filter((port) => isWired(device, port, wires)).length >= least;
 };
 
-/** Boxes are never changed in place, so what is needed of them is told once. */
+/** Boxes are never changed in place, so what is needed of them is computed once. */
 const needed = new WeakMap<Device, number>();
 
 /** How many HDMI outputs of a box lead on, or it is there for nothing. */
@@ -99,7 +99,7 @@ function isHeard(space: WiringSpace, hubs: readonly Device[], box: Device, wires
   return inputKinds(box, NO_SOCKETS).some(({ device, ports }) => reach({ device, port: ports[0] ?? "" }).sounds);
 }
 
-/** A box that gathers sockets is wanted where there are not enough of the kind that it takes, or where it saves pulling cables. */
+/** A box that adds sockets is wanted where there are not enough of the kind that it takes, or where it saves pulling cables. */
 function isWanting(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {
   const onward = wires.find(({ cable }) => cable.from.device === box.id)?.cable.to;
   const hub = hubs.find(({ id }) => id === onward?.device);

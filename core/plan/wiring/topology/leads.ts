@@ -5,7 +5,7 @@ import { isTaken, isUnchanged, takenBy, type Wire, wiresBetween, type WiringSpac
 
 /** Sockets that carry sound alone. */
 export const SOUND_LEADS: ReadonlySet<string> = new Set(["optical", "coaxial", "rca", "minijack"]);
-/** What joins without a cable, late and in stereo: thought of only where no cable can run. */
+/** What joins without a cable, late and in stereo: considered only where no cable can run. */
 export const THROUGH_AIR: ReadonlySet<string> = new Set(["bluetooth"]);
 
 /** Whether the brief allows no cable from any screen to the sound system. */
@@ -46,7 +46,7 @@ export class Leads {
     const { job, system } = space;
     this.intoSystem = this.between(hubs, system, SOUND_LEADS);
     const air = this.between(hubs, system, THROUGH_AIR);
-    // A pairing that there is may stay; a new one is thought of only where no cable can run.
+    // A pairing that there is may stay; a new one is considered only where no cable can run.
     this.throughAir = isCutOff(job, system.id)
       ? air
       : air.map(({ hub, leads }) => ({ hub, leads: leads.filter(({ wires }) => wires.some(({ existing }) => existing !== null)) }));
@@ -120,7 +120,7 @@ const OVER_DIGITAL = ["lpcm", "ac3", "dts"] as const;
 
 /**
  * Of new leads between the same two devices those that differ in what they bring: an analogue one carries nothing that a digital one does
- * not, where the far end decodes all that can come over it; and two analogue ones are alike.
+ * not, where the far end decodes all that can come over it; and two analogue ones are equal.
  */
 function worthLaying({ decodes }: Device, leads: readonly Wire[]): readonly Wire[] {
   const isDigital = ({ cable }: Wire) => DIGITAL.has(cable.class);

@@ -38,7 +38,7 @@ const isHdmi = ({ system }: WiringSpace, { hubs }: Topology, { device, port }: C
 
 const takesPictures = ({ ports }: Device): boolean => ports.some(({ connector, direction }) => connector === "hdmi" && direction === "in");
 
-/** A box whose HDMI output sits in a screen, and that no picture goes through: it is there for what comes back. */
+/** A box whose HDMI output is in a screen, and that no picture goes through: it is there for what comes back. */
 const returnsInto = (cables: readonly Cable[], box: string, isScreen: (id: string) => boolean): boolean =>
   cables.some(({ from, to }) => from.device === box && isScreen(to.device));
 

@@ -52,7 +52,7 @@ interface BareHubs {
 interface Output {
   readonly device: Device;
   readonly end: CableEnd;
-  /** The outputs of the same hub that are alike, where nothing is that would tell them apart; they are told in one order. */
+  /** The outputs of the same hub that are equal, where nothing is that would tell them apart; they are used in one order. */
   readonly alike: readonly string[];
   readonly targets: readonly Target[];
 }
@@ -61,7 +61,7 @@ interface Target {
   readonly hub: Device;
   /** Its place among the hubs. */
   readonly place: number;
-  /** The sockets in which a cable from the output's device sits already. */
+  /** The sockets in which a cable from the output's device is already. */
   readonly sits: readonly string[];
   /** The sockets with a return channel go first. */
   readonly wantsReturn: boolean;
@@ -69,7 +69,7 @@ interface Target {
 
 /**
  * HDMI wires between hubs: each output in turn into an input of each kind that it may go to, or into nothing. Two wires from one device
- * into the same one bring nothing that one of them does not, and of equal outputs the order is told once.
+ * into the same one bring nothing that one of them does not, and of equal outputs the order is listed once.
  */
 class OutputJoiner {
   private readonly found: (readonly Wire[])[] = [];
@@ -164,8 +164,8 @@ function targetsOf({ space, hubs }: BareHubs, from: Device): readonly Target[] {
 }
 
 /**
- * The free sockets of a hub that an output may go to, one of each kind: of equal ones that in which a cable from there sits already. What
- * wants a return may also stay where it sits.
+ * The free sockets of a hub that an output may go to, one of each kind: of equal ones that in which a cable from there is already. What
+ * wants a return may also stay where it is.
  */
 function socketsIn({ hub, sits, wantsReturn }: Target, taken: TakenSockets): readonly CableEnd[] {
   const sockets = wantsReturn ? returnKinds(hub, taken) : [];

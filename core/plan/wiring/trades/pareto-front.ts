@@ -46,7 +46,7 @@ const bestOf = (trades: readonly Trade[]): Trade =>
 /**
  * Completes plans until every way of wiring is covered by one of them: as good in arrivals, ease, cost and work together, but for
  * differences that nobody argues about. What a topology, a configuration and a part of its players can bring at best is added up figure by
- * figure; whatever a plan at hand covers is not looked into. Ways that leave more players unplugged than need be are none.
+ * figure; what a known plan dominates is not examined. Plans that leave more players unplugged than necessary do not count.
  * @param isOver tells when the time is over; then what was completed so far is given, and said not to be whole
  */
 export function paretoFront(
@@ -95,7 +95,7 @@ class Quest {
     const bounds = new PlugBounds(this.context, topology);
     const effort = topologyEffort(space, topology);
     const cost = effort.money + effort.guessed;
-    // Players take away no more minutes than there are cables to leave as they lie, and cost nothing at least.
+    // Players take away no more minutes than there are cables to leave as they are, and cost nothing at least.
     const least = { cost, work: effort.minutes - space.existing.length };
     const roughly = assignPlugs(tables, ({ most }) => most)?.worth ?? -Infinity;
     if (this.isCovered({ arrivals: (ownMost + roughly) / 100, ease: 1, ...least })) return;

@@ -10,7 +10,7 @@ import { ACTS_SHARE, PRESETS } from "../evaluation";
 /** The points of acts that all go as wanted. */
 const actsAnywhere = ({ space, weights }: PlanContext, player: string): number => weights.ease * ACTS_SHARE * easeShare(space, player);
 
-/** A plug worked out whole, whatever could win. */
+/** A plug evaluated completely, whether or not it could win. */
 const settle = (context: PlanContext, configuration: Configuration, plug: Plug): PlayerOption | null =>
   plug.wire
     ? bestOption(context, configuration, plug, evaluatePlug(context, configuration, plug).answer, {
@@ -19,7 +19,7 @@ const settle = (context: PlanContext, configuration: Configuration, plug: Plug):
       })
     : unpluggedOption(context, plug);
 
-/** For tests: every plug of every player on the first configurations of the first topologies of a space, worked out. */
+/** For tests: every plug of every player on the first configurations of the first topologies of a space, computed. */
 export function* worked(space: WiringSpace, topologies: number, configurations: number) {
   const context = withPictureBounds(newContext(space, PRESETS["best-sound"]));
   for (const topology of [...topologiesOf(space)].slice(0, topologies)) {
