@@ -97,7 +97,9 @@ describe("the van", () => {
 
   test("lines are changed and taken off", async () => {
     const { id } = await addStock(db, { what: { kind: "spare", name: "Hook-and-loop straps" }, count: 20, minimum: 5, price: 0.5 });
-    expect(await changeStock(db, id, { what: { kind: "spare", name: "Hook-and-loop straps" }, count: 3, minimum: 5, price: 0.5 })).toBe(true);
+    expect(await changeStock(db, id, { what: { kind: "spare", name: "Hook-and-loop straps" }, count: 3, minimum: 5, price: 0.5 })).toBe(
+      true,
+    );
     expect(await stockItems(db)).toMatchObject([{ count: 3 }]);
     expect(await dropStock(db, id)).toBe(true);
     expect(await changeStock(db, id, cable(1, 1))).toBe(false);

@@ -8,3 +8,12 @@ export const refused = <Refusal>(refusal: Refusal): Outcome<never, Refusal> => (
 export function unreachable(value: never): never {
   throw new Error(`Unexpected value ${JSON.stringify(value)}`);
 }
+
+/**
+ * A value that an invariant of the program says is there.
+ * @throws Error where the invariant is broken, naming what is missing; a default in its place would hide that
+ */
+export function present<Value>(value: Value | undefined | null, what: string): Value {
+  if (value === undefined || value === null) throw new Error(`Missing: ${what}`);
+  return value;
+}

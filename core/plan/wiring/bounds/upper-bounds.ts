@@ -1,6 +1,7 @@
 import type { Act } from "@/core/cec";
 import type { Content, Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
+import { present } from "@/core/outcome";
 import {
   ACTS_SHARE,
   commonActs,
@@ -54,9 +55,10 @@ export function upperBounds(space: WiringSpace, weights: Weights, pictureOn: Pic
   const shares = new Map(space.players.map(({ id }) => [id, easeShare(space, id)]));
   const share = contentShare(space.job);
   return {
-    ofPlayer: (player, reach, kept) => bounds.get(player)?.(reach, kept) ?? 0,
+    ofPlayer: (player, reach, kept) => present(bounds.get(player), "the bounds of a player")(reach, kept),
     lostByActs: (player, { acts, alone }) =>
-      weights.ease * (ACTS_SHARE * ((shares.get(player) ?? 0) - acts) + (alone ? 0 : (1 - ACTS_SHARE) / space.players.length)),
+      weights.ease *
+      (ACTS_SHARE * (present(shares.get(player), "the share of a player") - acts) + (alone ? 0 : (1 - ACTS_SHARE) / space.players.length)),
     ofOwn: (hubs, reachFrom, soundsOf) =>
       [...hubs, ...space.fixedDevices].reduce((sum, device) => {
         const { id, sources } = device;

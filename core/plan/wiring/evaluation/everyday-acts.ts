@@ -1,3 +1,4 @@
+import { present } from "@/core/outcome";
 import { actFigures, eventOf, isOnPurpose, type Act, type ActFigures, type Household } from "@/core/cec";
 import type { WiringSpace } from "../space";
 import { ACT_WEIGHTS, actEase } from "./weights";
@@ -36,7 +37,7 @@ function actsOfHousehold(space: WiringSpace): readonly WeighedAct[] {
   ];
   const weights = acts.map((act) => ACT_WEIGHTS[eventOf(act).split(":")[0] ?? ""] ?? 1);
   const sum = weights.reduce((total, weight) => total + weight, 0);
-  return acts.map((act, index) => ({ act, weight: (weights[index] ?? 0) / sum }));
+  return acts.map((act, index) => ({ act, weight: present(weights[index], "the weight of an act") / sum }));
 }
 
 /** The player that an act depends on; the first for those that begin while something is watched. */

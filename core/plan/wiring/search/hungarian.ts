@@ -1,3 +1,5 @@
+import { present } from "@/core/outcome";
+
 /** What each of some takers is worth in each of some places; -Infinity: it cannot go there. */
 export type WorthTable = readonly (readonly number[])[];
 
@@ -20,8 +22,13 @@ const IMPOSSIBLE = 1e9;
 export function bestAssignment(worth: WorthTable, rooms: readonly number[] = (worth[0] ?? []).map(() => 1)): Assignment | null {
   const paths = new Paths(worth, rooms);
   for (let taker = 0; taker < worth.length; taker += 1) if (!paths.placeNext(taker)) return null;
-  const sum = paths.places.reduce((total, place, taker) => total + (worth[taker]?.[place] ?? -Infinity), 0);
+  const sum = paths.places.reduce((total, place, taker) => total + at(at(worth, taker), place), 0);
   return sum === -Infinity ? null : { places: paths.places, worth: sum };
+}
+
+/** An item of a list at a place that exists. */
+function at<Item>(items: readonly Item[], index: number): Item {
+  return present(items[index], "a place of the assignment");
 }
 
 /** The takers placed so far, with the dual prices that make every placement optimal. */
@@ -56,9 +63,9 @@ class Paths {
     for (;;) {
       const place = this.nearest();
       if (place < 0) return false;
-      const way = this.least[place] ?? Infinity;
-      const sitting = this.holders[place] ?? [];
-      if (sitting.length < (this.rooms[place] ?? 0)) {
+      const way = at(this.least, place);
+      const sitting = at(this.holders, place);
+      if (sitting.length < at(this.rooms, place)) {
         this.reprice(taker, reached, way);
         this.moveAlong(taker, place);
         return true;
@@ -71,13 +78,13 @@ class Paths {
   }
 
   private relax(taker: number, way: number): void {
-    const row = this.worth[taker] ?? [];
-    const base = way - (this.ofTaker[taker] ?? 0);
+    const row = at(this.worth, taker);
+    const base = way - at(this.ofTaker, taker);
     for (let place = 0; place < this.rooms.length; place += 1) {
       if (this.isReached[place]) continue;
-      const value = row[place] ?? -Infinity;
-      const cost = base + (value === -Infinity ? IMPOSSIBLE : -value) - (this.ofPlace[place] ?? 0);
-      if (cost < (this.least[place] ?? Infinity)) {
+      const value = at(row, place);
+      const cost = base + (value === -Infinity ? IMPOSSIBLE : -value) - at(this.ofPlace, place);
+      if (cost < at(this.least, place)) {
         this.least[place] = cost;
         this.mover[place] = taker;
       }
@@ -87,23 +94,23 @@ class Paths {
   private nearest(): number {
     let found = -1;
     for (let place = 0; place < this.rooms.length; place += 1)
-      if (!this.isReached[place] && (found < 0 || (this.least[place] ?? Infinity) < (this.least[found] ?? Infinity))) found = place;
+      if (!this.isReached[place] && (found < 0 || at(this.least, place) < at(this.least, found))) found = place;
     return found;
   }
 
   private reprice(taker: number, reached: readonly number[], way: number): void {
-    this.ofTaker[taker] = (this.ofTaker[taker] ?? 0) + way;
+    this.ofTaker[taker] = at(this.ofTaker, taker) + way;
     for (const place of reached) {
-      const saved = way - (this.least[place] ?? 0);
-      this.ofPlace[place] = (this.ofPlace[place] ?? 0) - saved;
-      for (const other of this.holders[place] ?? []) this.ofTaker[other] = (this.ofTaker[other] ?? 0) + saved;
+      const saved = way - at(this.least, place);
+      this.ofPlace[place] = at(this.ofPlace, place) - saved;
+      for (const other of at(this.holders, place)) this.ofTaker[other] = at(this.ofTaker, other) + saved;
     }
   }
 
   private moveAlong(taker: number, end: number): void {
     let place = end;
     for (;;) {
-      const moving = this.mover[place] ?? -1;
+      const moving = at(this.mover, place);
       const before = this.places[moving];
       this.holders[place]?.push(moving);
       this.places[moving] = place;

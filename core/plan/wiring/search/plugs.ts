@@ -1,6 +1,7 @@
 import type { Device } from "@/core/device";
 import type { Job } from "@/core/job";
 import {
+  firstPort,
   hasBond,
   hasOwnLead,
   hdmiOut,
@@ -80,7 +81,7 @@ export function plugsOf(context: PlanContext, topology: Topology): Plugs {
   sounds ||= space.players.some(({ id }) => hasOwnLead(space, id));
   for (const hub of topology.hubs)
     for (const kind of inputKinds(hub, taken)) {
-      const reached = reach({ device: hub.id, port: kind.ports[0] ?? "" });
+      const reached = reach({ device: hub.id, port: firstPort(kind) });
       const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${[...reached.screens].join()} ${[...reached.leads].join()}`;
       const known = plugs.get(key) ?? plugsInto(context, (room ??= jobWith(space, topology.hubs, [], space.players)), hub, kind, reached);
       plugs.set(key, known);
@@ -106,7 +107,7 @@ function plugsInto({ space, most }: PlanContext, room: Job, hub: Device, kind: S
     const plug = hdmiOut(player);
     if (!plug || hasBond(space, player.id, hub, kind)) return [];
     const sits = space.existing.find(({ from, to }) => from.device === player.id && to.device === hub.id)?.to.port;
-    const port = kind.ports.find((id) => id === sits) ?? kind.ports[0] ?? "";
+    const port = kind.ports.find((id) => id === sits) ?? firstPort(kind);
     return wiresBetween(space, room, { device: player.id, port: plug.id }, { device: hub.id, port }).map((wire): Plug => ({
       player: player.id,
       kind,

@@ -5,6 +5,7 @@ export { jobWith } from "./job-with";
 export { cartesianProduct, groupBy } from "./product";
 export { isSeenAlone, type Reach, reachOf, seenAloneFrom } from "./reach";
 export {
+  firstPort,
   hdmiOutputs,
   inputKinds,
   isTaken,

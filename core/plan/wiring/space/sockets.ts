@@ -1,11 +1,16 @@
+import { present } from "@/core/outcome";
 import type { Device, HdmiPort, Port } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 
 /** Sockets of one device that are equal in every fact, so that one serves as well as another. */
 export interface SocketKind {
   readonly device: string;
+  /** At least one. */
   readonly ports: readonly string[];
 }
+
+/** The first socket of a kind. */
+export const firstPort = ({ ports }: SocketKind): string => present(ports[0], "a socket of its kind");
 
 /** Which sockets of a device are gathered into kinds. */
 type Gathering = (device: Device, port: HdmiPort) => boolean;

@@ -2,7 +2,7 @@ import type { Device, Port } from "@/core/device";
 import { runBetween } from "@/core/job";
 import { isSwitchBox } from "./switch-box";
 import { isForbidden, SOUND_LEADS, THROUGH_AIR } from "./leads";
-import { type BoxAtHand, hdmiOutputs, inputKinds, NO_SOCKETS, reachOf, type Wire, type WiringSpace } from "../space";
+import { firstPort, type BoxAtHand, hdmiOutputs, inputKinds, NO_SOCKETS, reachOf, type Wire, type WiringSpace } from "../space";
 
 /**
  * No box, each box, and where there are several screens pairs of which one shares the picture out. Where one screen alone is in use at a time
@@ -96,7 +96,7 @@ const isWired = (device: Device, { id }: Port, wires: readonly Wire[]): boolean 
 /** From the sockets that a box gathers sound comes to the sound system: nobody gathers what then stays silent. */
 function isHeard(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {
   const reach = reachOf(space, { hubs, wires });
-  return inputKinds(box, NO_SOCKETS).some(({ device, ports }) => reach({ device, port: ports[0] ?? "" }).sounds);
+  return inputKinds(box, NO_SOCKETS).some((kind) => reach({ device: kind.device, port: firstPort(kind) }).sounds);
 }
 
 /** A box that adds sockets is wanted where there are not enough of the kind that it takes, or where it saves pulling cables. */

@@ -3,6 +3,7 @@ import { loopThrough, type CableEnd } from "@/core/job";
 import { boxSets, isWhole, missing, showsOn } from "./box-sets";
 import { Leads } from "./leads";
 import {
+  firstPort,
   type BoxAtHand,
   hdmiOutputs,
   inputKinds,
@@ -171,7 +172,7 @@ function socketsIn({ hub, sits, wantsReturn }: Target, taken: TakenSockets): rea
   const sockets = wantsReturn ? returnKinds(hub, taken) : [];
   const plain = inputKinds(hub, taken).filter(({ ports }) => !sockets.some((kind) => kind.ports.some((port) => ports.includes(port))));
   const kinds = sockets.length ? [...sockets, ...plain.filter(({ ports }) => ports.some((port) => sits.includes(port)))] : plain;
-  return kinds.map(({ device, ports }) => ({ device, port: ports.find((port) => sits.includes(port)) ?? ports[0] ?? "" }));
+  return kinds.map((kind) => ({ device: kind.device, port: kind.ports.find((port) => sits.includes(port)) ?? firstPort(kind) }));
 }
 
 const hasReturn = (device: Device): boolean =>
