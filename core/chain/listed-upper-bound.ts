@@ -1,7 +1,7 @@
 import type { Device, Presents, SoundRoute } from "@/core/device";
 import type { Coding } from "@/core/facts";
-import type { CableEnd } from "@/core/job";
-import { endKey, isAt, type Rig } from "./rig";
+import { endKey, type CableEnd } from "@/core/job";
+import { isAt, type Rig } from "./rig";
 import { common, fixedList, handedOn, listOf, takenForGranted, told, type Listed } from "./listing";
 
 /** The most that could be listed: each coding with the most channels; null: anything could. */

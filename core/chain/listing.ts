@@ -1,12 +1,12 @@
 import { bedChannels, connectorFact, linkFact, smallerBed, type Bed, type Coding } from "@/core/facts";
 import { unreachable } from "@/core/outcome";
 import type { Device, Port, Presents, SoundDescriptor, SoundRoute } from "@/core/device";
-import type { CableEnd } from "@/core/job";
+import { endKey, type CableEnd } from "@/core/job";
 import { gateOf } from "./conditions";
 import { whyNotCarry } from "./link";
 import type { UnknownFact } from "./reason";
 import { returnChannel } from "./return-channel";
-import { endKey, isAt, type Rig } from "./rig";
+import { isAt, type Rig } from "./rig";
 
 /** What a device sees on offer at one of its sockets. */
 export interface Listing {

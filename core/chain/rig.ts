@@ -1,7 +1,7 @@
 import type { SettingKey } from "@/core/facts";
 import { gateOf } from "./conditions";
 import { effectiveSetting, type Device, type Port, type SettingState } from "@/core/device";
-import type { Cable, CableEnd, Job } from "@/core/job";
+import { endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 
 /**
  * A job made ready for questions: everything found by name in one step, at one moment of its settings.
@@ -39,8 +39,6 @@ export const settingQuestion = (device: string, key: SettingKey): Question => `s
 
 /** Whether two ends are the same socket. */
 export const isAt = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
-
-export const endKey = (end: CableEnd): string => `${end.device} ${end.port}`;
 
 interface Remembered {
   answer: unknown;

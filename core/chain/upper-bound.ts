@@ -1,11 +1,11 @@
 import { classesJoining, CODINGS, connectorFact, smallerBed, settingFact, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
 import type { Condition, Content, Device, Port, SoundRoute } from "@/core/device";
-import type { Cable, CableEnd } from "@/core/job";
+import { endKey, type Cable, type CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
 import { listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
-import { cableQuestion, endKey, isAt, settingQuestion, type Question, type Rig } from "./rig";
+import { cableQuestion, isAt, settingQuestion, type Question, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamKey, streamsOf, type Stream } from "./stream";

@@ -1,7 +1,7 @@
 import type { Device, SoundRoute } from "@/core/device";
-import type { Cable, CableEnd } from "@/core/job";
+import { endKey, type Cable, type CableEnd } from "@/core/job";
 import type { Reason } from "./reason";
-import { endKey, isAt, type Rig } from "./rig";
+import { isAt, type Rig } from "./rig";
 
 /** One step of a way from a source to the speakers. */
 export type Step =

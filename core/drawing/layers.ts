@@ -1,5 +1,5 @@
 import { controlLinks, pictureRun, powerNeeds, type Arrival, type Stream } from "@/core/chain";
-import type { CableEnd, Job } from "@/core/job";
+import { endKey, type Job } from "@/core/job";
 import { controlFlag, controlSentence, drawingWords, pictureRunWords, POWER_WORDS } from "@/core/text";
 import { addDelays, formatMilliseconds, milliseconds } from "@/core/units";
 
@@ -16,9 +16,6 @@ export interface CableDrawing {
 }
 
 export const THIN: CableDrawing = { line: "thin", stream: null, words: null };
-
-/** The key of a socket in a layer and among the answers to a held plug. */
-export const socketKey = ({ device, port }: CableEnd): string => `${device} ${port}`;
 
 /** What a layer says at a socket, in place of what is plugged in; the sentence is for a closer look. */
 export interface SocketWords {
@@ -82,7 +79,7 @@ const atInputs = (job: Job, words: ReadonlyMap<string, SocketWords>): ReadonlyMa
   new Map(
     job.cables.flatMap(({ id, to }) => {
       const found = words.get(id);
-      return found ? [[socketKey(to), found] as const] : [];
+      return found ? [[endKey(to), found] as const] : [];
     }),
   );
 

@@ -1,38 +1,32 @@
 import { z } from "zod";
+import { present } from "@/core/outcome";
 import { CableCommand } from "./cable-commands";
 import { DeviceCommand } from "./device-commands";
 import { JobCommand } from "./job-commands";
 import { KeptCommand } from "./kept-commands";
 
-/** The edits that stand alone, each in the file of what it edits. */
+/** The edits that stand alone, by what they edit; a new kind of edit is one more entry, and the compiler then lists who must handle it. */
+const BY_EDITED = { job: JobCommand, device: DeviceCommand, cable: CableCommand, kept: KeptCommand } as const;
+type Edited = keyof typeof BY_EDITED;
+
 export const SingleCommand = z.discriminatedUnion("kind", [
-  ...JobCommand.options,
-  ...DeviceCommand.options,
-  ...CableCommand.options,
-  ...KeptCommand.options,
+  ...BY_EDITED.job.options,
+  ...BY_EDITED.device.options,
+  ...BY_EDITED.cable.options,
+  ...BY_EDITED.kept.options,
 ]);
 export type SingleCommand = z.infer<typeof SingleCommand>;
 
 /** A command with what it edits, so that each part of the program handles its own. */
-export type CommandOf =
-  | { readonly edits: "job"; readonly command: JobCommand }
-  | { readonly edits: "device"; readonly command: DeviceCommand }
-  | { readonly edits: "cable"; readonly command: CableCommand }
-  | { readonly edits: "kept"; readonly command: KeptCommand };
+export type CommandOf = { [Of in Edited]: { readonly edits: Of; readonly command: z.infer<(typeof BY_EDITED)[Of]> } }[Edited];
 
-const kindsOf = (options: readonly { readonly shape: { readonly kind: { readonly value: string } } }[]): ReadonlySet<string> =>
-  new Set(options.map(({ shape }) => shape.kind.value));
-const JOB = kindsOf(JobCommand.options);
-const DEVICE = kindsOf(DeviceCommand.options);
-const CABLE = kindsOf(CableCommand.options);
+const EDITS: ReadonlyMap<SingleCommand["kind"], Edited> = new Map(
+  (Object.keys(BY_EDITED) as Edited[]).flatMap((edits) => BY_EDITED[edits].options.map(({ shape }) => [shape.kind.value, edits] as const)),
+);
 
 /** Sorts a single command by what it edits. */
-export function sortCommand(command: SingleCommand): CommandOf {
-  if (JOB.has(command.kind)) return { edits: "job", command: command as JobCommand };
-  if (DEVICE.has(command.kind)) return { edits: "device", command: command as DeviceCommand };
-  if (CABLE.has(command.kind)) return { edits: "cable", command: command as CableCommand };
-  return { edits: "kept", command: command as KeptCommand };
-}
+export const sortCommand = (command: SingleCommand): CommandOf =>
+  ({ edits: present(EDITS.get(command.kind), command.kind), command }) as CommandOf;
 
 /** An edit of a job as data. A batch is done completely or not at all, and undone as one. */
 export const Command = z.discriminatedUnion("kind", [

@@ -8,6 +8,9 @@ export const findPort = (job: Job, end: CableEnd): Port | undefined =>
 
 export const sameEnd = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
 
+/** A socket as one word, for maps and sets. */
+export const endKey = ({ device, port }: CableEnd): string => `${device} ${port}`;
+
 /** The cable in a socket, if any. */
 export const cableAt = (job: Job, end: CableEnd): Cable | undefined =>
   job.cables.find((cable) => sameEnd(cable.from, end) || sameEnd(cable.to, end));

@@ -11,7 +11,7 @@ export type { JobCommand } from "./job-commands";
 export type { KeptCommand } from "./kept-commands";
 export { isTooDeep, MOST_NESTING } from "./nesting";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
-export { cableAt, chosenSoundSystem, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
+export { cableAt, chosenSoundSystem, endKey, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
 export {
   Cable,
   emptyJob,

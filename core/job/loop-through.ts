@@ -1,8 +1,6 @@
 import type { Device } from "@/core/device";
-import { findDevice } from "./find";
+import { endKey, findDevice } from "./find";
 import type { CableEnd, Job } from "./job";
-
-const key = (end: CableEnd) => `${end.device} ${end.port}`;
 
 /**
  * The devices of a signal loop that a new cable would close, or null. The loop is one of sockets: a bar's output in a TV
@@ -10,15 +8,15 @@ const key = (end: CableEnd) => `${end.device} ${end.port}`;
  * A return channel runs back along its own cable by design and is no loop.
  */
 export function loopThrough(job: Job, from: CableEnd, to: CableEnd): readonly string[] | null {
-  const cableFrom = new Map(job.cables.map((cable) => [key(cable.from), cable.to]));
-  const goal = key(from);
+  const cableFrom = new Map(job.cables.map((cable) => [endKey(cable.from), cable.to]));
+  const goal = endKey(from);
   const seen = new Set<string>();
   const walk = (entry: CableEnd, trail: readonly string[]): readonly string[] | null => {
-    if (seen.has(key(entry))) return null;
-    seen.add(key(entry));
+    if (seen.has(endKey(entry))) return null;
+    seen.add(endKey(entry));
     for (const exit of outputsBehind(job, entry)) {
-      if (key(exit) === goal) return [...trail, entry.device];
-      const next = cableFrom.get(key(exit));
+      if (endKey(exit) === goal) return [...trail, entry.device];
+      const next = cableFrom.get(endKey(exit));
       const found = next ? walk(next, [...trail, entry.device]) : null;
       if (found) return found;
     }

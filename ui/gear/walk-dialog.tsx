@@ -2,7 +2,7 @@
 
 import { Button, Modal } from "antd";
 import { useState } from "react";
-import { cableAt, findPort, joinSockets, whyNotPlug, type CableEnd, type Job } from "@/core/job";
+import { cableAt, endKey, findPort, joinSockets, whyNotPlug, type CableEnd, type Job } from "@/core/job";
 import { walkOf } from "@/core/survey";
 import { cableClassName, deviceName, refusalSentence, socketName } from "@/core/text";
 import { PickList, type PickRow } from "@/ui/kit";
@@ -21,8 +21,8 @@ export function WalkDialog({ onClose }: { onClose: () => void }) {
   const { edit, say } = useIntents();
   const [met, setMet] = useState<readonly string[]>([]);
   const stops = walkOf(job);
-  const stop = stops.find(({ end }) => !met.includes(keyOf(end)));
-  const goOn = (end: CableEnd) => setMet([...met, keyOf(end)]);
+  const stop = stops.find(({ end }) => !met.includes(endKey(end)));
+  const goOn = (end: CableEnd) => setMet([...met, endKey(end)]);
   const back = () => setMet(met.slice(0, -1));
   const pick = (end: CableEnd, key: string) => {
     if (key === NOTHING || key === AS_WRITTEN) return goOn(end);
@@ -43,7 +43,7 @@ export function WalkDialog({ onClose }: { onClose: () => void }) {
           <p className={styles.count}>{gearWords.socketsWalked(met.length, stops.length)}</p>
           <SocketHead job={job} end={stop.end} />
           <PickList
-            key={keyOf(stop.end)}
+            key={endKey(stop.end)}
             label={gearWords.whatIsPluggedInto(socketName(job, stop.end))}
             listLabel={gearWords.otherEnds}
             placeholder={gearWords.walkPlaceholder}
@@ -64,8 +64,6 @@ export function WalkDialog({ onClose }: { onClose: () => void }) {
     </Modal>
   );
 }
-
-const keyOf = (end: CableEnd): string => `${end.device} ${end.port}`;
 
 function SocketHead({ job, end }: { job: Job; end: CableEnd }) {
   const port = findPort(job, end);
@@ -92,7 +90,7 @@ function rowsFor(job: Job, end: CableEnd): readonly PickRow[] {
     device.ports
       .map((port) => ({ device: device.id, port: port.id }))
       .filter((other) => whyNotPlug(job, end, other) === null)
-      .map((other): PickRow => ({ key: keyOf(other), name: socketName(job, other), detail: "" })),
+      .map((other): PickRow => ({ key: endKey(other), name: socketName(job, other), detail: "" })),
   );
   return [{ key: NOTHING, name: gearWords.nothingIsPluggedIn, detail: gearWords.enterGoesOn }, ...others];
 }

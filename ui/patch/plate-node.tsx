@@ -3,11 +3,11 @@
 import type { KeyboardEvent } from "react";
 import { Handle, Position, type Node, type NodeProps } from "@xyflow/react";
 import type { Port } from "@/core/device";
-import { cableAt } from "@/core/job";
+import { cableAt, endKey } from "@/core/job";
 import { deviceName, refusalFlag, refusalSentence } from "@/core/text";
 import { socketMarks } from "@/ui/gear";
 import { useJob } from "@/ui/job";
-import { PLATE, socketKey, type PlacedPlate, type Side } from "@/core/drawing";
+import { PLATE, type PlacedPlate, type Side } from "@/core/drawing";
 import { useMap } from "./map-context";
 import styles from "./patch.module.css";
 import { patchWords } from "@/ui/words";
@@ -68,8 +68,8 @@ function SocketRow({ device, port, side }: { device: string; port: Port; side: S
   const cable = cableAt(job, end);
   const other = cable ? (cable.from.device === device && cable.from.port === port.id ? cable.to : cable.from) : null;
   const isHeld = asking?.device === device && asking.port === port.id;
-  const refusal = answers?.get(socketKey(end));
-  const told = layer.sockets.get(socketKey(end));
+  const refusal = answers?.get(endKey(end));
+  const told = layer.sockets.get(endKey(end));
   const state = isHeld ? "held" : refusal === undefined ? "resting" : refusal === null ? "yes" : "no";
   const words = {
     held: patchWords.plugHeld,

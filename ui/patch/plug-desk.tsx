@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import { socketAnswers, type CableEnd } from "@/core/job";
+import { endKey, socketAnswers, type CableEnd } from "@/core/job";
 import { refusalSentence, socketName } from "@/core/text";
 import { PickList } from "@/ui/kit";
 import { useJob } from "@/ui/job";
@@ -30,7 +30,7 @@ export function PlugDesk({ end, onJoin, onCancel }: PlugDeskProps) {
       <h3>{patchWords.cableFrom(socketName(job, end))}</h3>
       {fits ? null : <p>{patchWords.nothingTakesIt}</p>}
       <PickList
-        key={`${end.device} ${end.port}`}
+        key={endKey(end)}
         label={patchWords.otherEndOf(socketName(job, end))}
         listLabel={patchWords.socketsOfThisRoom}
         placeholder={patchWords.typeToFind}

@@ -11,10 +11,10 @@ import {
 } from "@xyflow/react";
 import "@xyflow/react/dist/base.css";
 import { useDeferredValue, useEffect, useMemo, useState } from "react";
-import { socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
+import { endKey, socketAnswers, whyNotPlug, type CableEnd, type Refusal } from "@/core/job";
 import { cableName, refusalSentence, upperFirst } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
-import { passingHeights, placePlates, socketKey, THIN, type Layer } from "@/core/drawing";
+import { passingHeights, placePlates, THIN, type Layer } from "@/core/drawing";
 import { CableEdge, type CableEdgeData } from "./cable-edge";
 import { MapContext } from "./map-context";
 import styles from "./patch.module.css";
@@ -48,8 +48,7 @@ export function WiringMap({ layer, held, chosenCable, onPress, onJoin, onChooseC
   // The press itself shows at once; every socket's answer may come a frame later.
   const asking = useDeferredValue(dragged ?? held);
   const answers = useMemo(
-    () =>
-      asking ? new Map<string, Refusal | null>(socketAnswers(job, asking).map(({ end, refusal }) => [socketKey(end), refusal])) : null,
+    () => (asking ? new Map<string, Refusal | null>(socketAnswers(job, asking).map(({ end, refusal }) => [endKey(end), refusal])) : null),
     [job, asking],
   );
   const plates = useMemo(() => placePlates(job), [job]);

@@ -13,11 +13,7 @@ export type Planning = Working<CheckedSearch | null, number>;
 
 const PLANS = {
   start,
-  ask: async (api: Remote<PlansWorker>, question: PlanQuestion, tell: (points: number) => void) =>
-    api.plan(
-      question,
-      proxy((points: number) => tell(points)),
-    ),
+  ask: async (api: Remote<PlansWorker>, question: PlanQuestion, tell: (points: number) => void) => api.plan(question, proxy(tell)),
 };
 
 /** Plans a job in a worker; stopping ends the work at once. */

@@ -1,8 +1,8 @@
 import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
 import type { Device } from "@/core/device";
-import type { CableEnd, Job } from "@/core/job";
+import { endKey, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
-import { socketKey, type WiringSpace } from "../space";
+import { type WiringSpace } from "../space";
 
 /** Who is on whose control wire on a topology. */
 export interface ControlReach {
@@ -55,7 +55,7 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
   return {
     systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
     ofSocket: (end, controlWire) => {
-      const key = controlWire ? socketKey(end) : `${socketKey(end)} unheard`;
+      const key = controlWire ? endKey(end) : `${endKey(end)} unheard`;
       const found = known.get(key) ?? reachedAt(end, controlWire);
       known.set(key, found);
       return found;

@@ -1,5 +1,5 @@
-import { coveringStick, freeId, type Cable, type Job } from "@/core/job";
-import { pinnedPort, socketKey, type Wire, type WiringSpace } from "../space";
+import { endKey, coveringStick, freeId, type Cable, type Job } from "@/core/job";
+import { pinnedPort, type Wire, type WiringSpace } from "../space";
 import type { PlayerOption } from "./judge-plug";
 
 /**
@@ -24,11 +24,11 @@ export function giveOut(
   const isStick = claims.some(({ wire }) => wire.cable.class === "direct-plug");
   const given = new Map<number, Wire>();
   for (const { index, kind, wire, wish } of claims.toSorted((a, b) => Number(b.wish !== null) - Number(a.wish !== null))) {
-    const free = kind.ports.filter((port) => !taken.has(socketKey({ device: kind.device, port })));
+    const free = kind.ports.filter((port) => !taken.has(endKey({ device: kind.device, port })));
     const room = isStick ? roomWith([...given.values()]) : null;
     const uncovered = room ? free.filter((port) => coveringStick(room, { device: kind.device, port }) === null) : free;
     const port = wish && free.includes(wish) ? wish : (uncovered[0] ?? free[0] ?? wire.cable.to.port);
-    taken.add(socketKey({ device: kind.device, port }));
+    taken.add(endKey({ device: kind.device, port }));
     given.set(index, { ...wire, cable: { ...wire.cable, to: { ...wire.cable.to, port } } });
   }
   const wires = [...topology, ...chosen.flatMap((_, index) => given.get(index) ?? [])];

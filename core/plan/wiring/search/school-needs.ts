@@ -1,7 +1,8 @@
+import { endKey } from "@/core/job";
 import type { Device } from "@/core/device";
 import { allowsHub, hubOf, isSwitchBox, type School, type Topology } from "../topology";
 import type { Plug } from "./plugs";
-import { inputKinds, isLead, NO_SOCKETS, reachOf, socketKey, type WiringSpace } from "../space";
+import { inputKinds, isLead, NO_SOCKETS, reachOf, type WiringSpace } from "../space";
 
 /** The plugs of each player, in the order of the players. */
 export type PlugTables = readonly (readonly Plug[])[];
@@ -50,7 +51,7 @@ function leadNeeds(space: WiringSpace, topology: Topology): readonly Need[] {
     sources.map((source) => reach({ device: id, port: source.id })),
   );
   return leads.flatMap(({ cable }): Need[] => {
-    const lead = socketKey(cable.to);
+    const lead = endKey(cable.to);
     return own.some(({ leads: taken }) => taken.has(lead)) ? [] : [{ count: 1, isMetBy: (plug) => plug.reach?.leads.has(lead) ?? false }];
   });
 }

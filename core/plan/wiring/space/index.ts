@@ -12,7 +12,6 @@ export {
   likeOutputs,
   NO_SOCKETS,
   returnKinds,
-  socketKey,
   type SocketKind,
   takenBy,
   type TakenSockets,

@@ -1,6 +1,5 @@
 import { effectiveSetting, type Device } from "@/core/device";
-import type { Cable, CableEnd, Job } from "@/core/job";
-import { socketKey } from "./sockets";
+import { endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 import { sitsIn, type WiringSpace } from "./space";
 import { isLead, type Wire } from "./wires";
 
@@ -33,7 +32,7 @@ export function seenAloneFrom(
   const ways = new Ways(awake, cables);
   const known = new Map<string, boolean>();
   return (socket) => {
-    const key = socketKey(socket);
+    const key = endKey(socket);
     const found = known.get(key) ?? (mainScreen !== null && ways.from(socket, "picture").ends.has(mainScreen));
     known.set(key, found);
     return found;
@@ -60,7 +59,7 @@ function reaching(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEn
   const ways = new Ways([...hubs, ...space.fixedDevices], [...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   const known = new Map<string, Reach>();
   return (socket) => {
-    const key = socketKey(socket);
+    const key = endKey(socket);
     const found = known.get(key);
     if (found) return found;
     const { ends, leads } = ways.from(socket, "sound");
@@ -101,12 +100,12 @@ function insides({ id, routes }: Device, kind: Kind): ReadonlyMap<string, Inside
   for (const route of routes) {
     if (route.kind !== kind) continue;
     for (const from of route.from) {
-      const key = socketKey({ device: id, port: from });
+      const key = endKey({ device: id, port: from });
       const { ends = false, exits = [] } = found.get(key) ?? {};
       const sockets = route.to.filter((to) => to !== "display" && to !== "speakers");
       found.set(key, {
         ends: ends || sockets.length < route.to.length,
-        exits: [...exits, ...sockets.map((port) => socketKey({ device: id, port }))],
+        exits: [...exits, ...sockets.map((port) => endKey({ device: id, port }))],
       });
     }
   }
@@ -126,7 +125,7 @@ const ends = new WeakMap<Cable, readonly (readonly [string, FarEnd])[]>();
 function endsOf(cable: Cable): readonly (readonly [string, FarEnd])[] {
   const known = ends.get(cable);
   if (known) return known;
-  const [from, to] = [socketKey(cable.from), socketKey(cable.to)];
+  const [from, to] = [endKey(cable.from), endKey(cable.to)];
   const fresh = [
     [from, { device: cable.to.device, socket: to, isLead: isLead(cable) }],
     [to, { device: cable.from.device, socket: from, isLead: isLead(cable) }],
@@ -148,7 +147,7 @@ class Ways {
   /** The devices at whose end a way of a kind comes out, on the display or from the speakers, and the leads for sound alone on it. */
   from({ device, port }: CableEnd, kind: Kind): { readonly ends: ReadonlySet<string>; readonly leads: ReadonlySet<string> } {
     const found = { ends: new Set<string>(), leads: new Set<string>() };
-    this.follow(device, socketKey({ device, port }), kind, found, new Set());
+    this.follow(device, endKey({ device, port }), kind, found, new Set());
     return found;
   }
 

@@ -64,7 +64,6 @@ function byLikeness(device: Device, gathering: Gathering): readonly SocketKind[]
 /** Sockets that hold a cable, by their device. */
 export type TakenSockets = ReadonlyMap<string, ReadonlySet<string>>;
 export const NO_SOCKETS: TakenSockets = new Map();
-export const socketKey = ({ device, port }: CableEnd): string => `${device} ${port}`;
 export const isTaken = (taken: TakenSockets, { device, port }: CableEnd): boolean => taken.get(device)?.has(port) ?? false;
 
 export function takenBy(cables: readonly Pick<Cable, "from" | "to">[]): TakenSockets {
