@@ -7,6 +7,9 @@ import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-comma
 import { planCommandLine, type PlanCommandOptions } from "./plan-command";
 import { linkCommand } from "./link-command";
 import { mapCommand, type MapOptions } from "./map-command";
+import { measureMakeCommand, measureReadCommand, type MeasureReadOptions } from "./measure-command";
+import { roomCommand } from "./room-command";
+import { templateCommand, type TemplateOptions } from "./template-command";
 import { validateCommand } from "./validate-command";
 
 /** 0: fine; 1: the answer holds problems; 2: unusable input, with one line on stderr. */
@@ -94,6 +97,43 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
     .action(async (file: string, options: CecOptions) => {
       exitCode = await cecCommand(file, options);
+    });
+  program
+    .command("room")
+    .description("where every speaker stands, what to dial, what wire and what fixings")
+    .argument("<job>", jobHelp)
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: { json?: boolean }) => {
+      exitCode = await roomCommand(file, options);
+    });
+  program
+    .command("template")
+    .description("the drilling template of a unit, true to size")
+    .argument("<job>", jobHelp)
+    .requiredOption("--unit <unit>", "a unit with bracket holes, for instance bar or bar/left-rear")
+    .requiredOption("-o, --output <file>", "a name that ends in .svg or .pdf")
+    .option("--paper <paper>", "a4 or letter, for PDF", "a4")
+    .action(async (file: string, options: TemplateOptions) => {
+      exitCode = await templateCommand(file, options);
+    });
+  const measure = program.command("measure").description("make a test signal, and read what a microphone recorded of it");
+  measure
+    .command("make")
+    .description("a test signal for a layout, with the JSON that tells how to read it")
+    .requiredOption("--layout <layout>", "for instance 2.0, 5.1 or 7.1")
+    .requiredOption("-o, --output <file>", "a name that ends in .wav")
+    .action(async (options: { layout: string; output: string }) => {
+      exitCode = await measureMakeCommand(options);
+    });
+  measure
+    .command("read")
+    .description("which channels sounded, when, how loud, and which way round")
+    .argument("<recording>", "a WAV file")
+    .requiredOption("--signal <file>", "the JSON beside the signal that was played")
+    .option("--temperature <celsius>", "of the room")
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: MeasureReadOptions) => {
+      exitCode = await measureReadCommand(file, options);
     });
   program
     .command("link")

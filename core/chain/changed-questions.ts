@@ -1,10 +1,11 @@
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
+import { alignmentMs } from "@/core/room";
 import { cableQuestion, deviceQuestion, settingQuestion, type Question } from "./rig";
 
 /** Every question that a rig of one job may answer otherwise than a rig of another. Jobs are never changed in place, so what is the same object is the same. */
 export function changedQuestions(before: Job, after: Job, state: SettingState): ReadonlySet<Question> {
-  return new Set([...changedDevices(before, after, state), ...changedCables(before, after)]);
+  return new Set([...changedDevices(before, after, state), ...changedCables(before, after), ...changedRooms(before, after)]);
 }
 
 function changedDevices(before: Job, after: Job, state: SettingState): Question[] {
@@ -12,6 +13,16 @@ function changedDevices(before: Job, after: Job, state: SettingState): Question[
   const now = new Set(after.devices.map(({ id }) => id));
   const gone = before.devices.filter(({ id }) => !now.has(id)).map(({ id }) => deviceQuestion(id));
   return [...gone, ...after.devices.flatMap((device) => betweenDevices(old.get(device.id), device, state))];
+}
+
+/** Devices that are fitted to their room otherwise than before. */
+function changedRooms(before: Job, after: Job): Question[] {
+  if (before.rooms === after.rooms) return [];
+  const old = new Map(before.devices.map((device) => [device.id, device]));
+  return after.devices.flatMap((device) => {
+    const was = old.get(device.id);
+    return was && alignmentMs(before, was) !== alignmentMs(after, device) ? [deviceQuestion(device.id)] : [];
+  });
 }
 
 function betweenDevices(before: Device | undefined, after: Device, state: SettingState): Question[] {

@@ -1,6 +1,7 @@
 import { bedChannels, BLUETOOTH_DELAY, connectorFact, settingFact, type LinkKind } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
 import type { CableEnd } from "@/core/job";
+import { alignmentMs } from "@/core/room";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { isBackwards } from "./backwards";
 import { gateOf } from "./conditions";
@@ -247,6 +248,9 @@ function toSpeakers(rig: Rig, device: Device, from: string, route: SoundRoute, i
     ...nothing,
     out: playable,
     plays: playOn(rig, playable, device),
-    delayMs: own === null || inside === null || added === null ? null : addDelays(addDelays(milliseconds(own), inside), added),
+    delayMs:
+      own === null || inside === null || added === null
+        ? null
+        : addDelays(addDelays(milliseconds(own + alignmentMs(rig.job, device)), inside), added),
   };
 }

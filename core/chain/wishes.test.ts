@@ -60,8 +60,8 @@ describe("the wishes of the brief", () => {
 
   test("no cable is proposed where the brief forbids one, and one that may be laid has the length written there", () => {
     const rooms = [
-      { id: "rack", name: "Rack", seats: 0 },
-      { id: "wall", name: "Wall", seats: 0 },
+      { id: "rack", name: "Rack", seats: 0, space: null },
+      { id: "wall", name: "Wall", seats: 0, space: null },
     ];
     const placed = (device: string, room: string) => ({ kind: "edit-device", device, fields: { room } }) as const;
     const run = (allowed: boolean) =>

@@ -2,11 +2,9 @@ import { z } from "zod";
 import { BED_IDS, CODING_IDS, PICTURE_MODES, SETTING_KEYS } from "@/core/facts";
 import { Content } from "./content";
 import { Control } from "./control";
-
-/** Names within a job file: small letters, digits and hyphens. */
-export const Slug = z
-  .string()
-  .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, "small letters, digits and hyphens, at most 64, beginning with a letter or digit");
+import { Dials } from "./dials";
+import { Slug } from "./slug";
+import { SpeakerUnit } from "./unit";
 
 /** One row of a sound list: a coding, the largest bed of it, and whether its objects are understood. Compare the short audio descriptor of CTA-861-H §7.5.2. */
 export const SoundDescriptor = z.strictObject({
@@ -273,6 +271,10 @@ export const Device = z.strictObject({
     .array(z.strictObject({ to: z.string().min(1).max(80), lengthM: z.number().positive().max(100) }))
     .max(16)
     .default([]),
+  /** The boxes that its speakers are in; empty: nobody wrote them down. */
+  units: z.array(SpeakerUnit).max(32).default([]),
+  /** What fits it to its room; null: nothing, or not known. */
+  dials: Dials.nullable().default(null),
   note: z.string().max(4000).default(""),
   /** The sound system that its sound is meant for, where a room has several; null: that of the brief. */
   heardFrom: Slug.nullable().default(null),

@@ -5,7 +5,7 @@ import { findArchetype, fromShelfOrThrow } from "./shelf";
 export type Difference =
   | { readonly in: "socket"; readonly port: string; readonly what: "missing" | "added" | "print" | "rate" | "hdcp" | "return" | "other" }
   | { readonly in: "setting"; readonly setting: Device["settings"][number]["key"] }
-  | { readonly in: "decoders" | "listing" | "ways" | "speakers" | "picture" | "volume" | "control" };
+  | { readonly in: "decoders" | "listing" | "units" | "dials" | "ways" | "speakers" | "picture" | "volume" | "control" };
 
 /** Where a device is no longer as its archetype says; null where it has none. Names, notes and what it plays are its own and do not count. */
 export function differencesFromArchetype(device: Device): readonly Difference[] | null {
@@ -17,6 +17,8 @@ export function differencesFromArchetype(device: Device): readonly Difference[] 
     ["presents", "listing"],
     ["routes", "ways"],
     ["speakers", "speakers"],
+    ["units", "units"],
+    ["dials", "dials"],
     ["display", "picture"],
     ["volume", "volume"],
     ["speaksCec", "control"],

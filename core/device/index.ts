@@ -10,7 +10,6 @@ export {
   HdmiPort,
   Port,
   ROLES,
-  Slug,
   Source,
   SUPPLIES,
   VOLUMES,
@@ -32,3 +31,7 @@ export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";
 export { isProtected, plainerSockets } from "./plainer-sockets";
 export { withMoreSockets } from "./more-sockets";
+export { Dials, LevelDial, TimeDial } from "./dials";
+export { unitsOf } from "./units-of";
+export { Slug } from "./slug";
+export { SpeakerUnit, UNIT_SIDES, type SpeakerDriver, type SpeakerUnitInput, type UnitFeed } from "./unit";

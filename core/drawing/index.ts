@@ -5,3 +5,5 @@ export { passingHeights, PLATE, placePlates, type PlacedPlate, type Side } from 
 export { mapSvg, type MapPrint } from "./map-svg";
 export { passedDevices, scoreColumns, stopsOf, type ScoreColumn } from "./score-columns";
 export { zigzag } from "./zigzag";
+export { PAPERS, templatePages, templateSvg, type Paper, type PrintedPage } from "./template-svg";
+export { escapeXml } from "./xml";

@@ -6,6 +6,7 @@ import { formatLength, type UnitSystem } from "@/core/units";
 import { curvePath, directCurve, middleOf, passingCurve, zigzagAlong, type Curve } from "./curve";
 import { passingHeights, PLATE, placePlates, type PlacedPlate } from "./map-layout";
 import { layerOf } from "./layers";
+import { escapeXml } from "./xml";
 
 /** What is printed beside the map. */
 export interface MapPrint {
@@ -27,11 +28,6 @@ const LINE = 20;
 const SANS = "Atkinson Hyperlegible Next Variable, Atkinson Hyperlegible Next, sans-serif";
 const MONO = "Atkinson Hyperlegible Mono Variable, Atkinson Hyperlegible Mono, monospace";
 
-const escape = (text: string): string =>
-  // Control characters have no place in XML, whatever a name holds.
-
-  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, "").replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`);
-
 const short = (text: string, room: number): string => {
   const letters = [...text];
   return letters.length > room ? `${letters.slice(0, room - 1).join("")}…` : text;
@@ -45,7 +41,7 @@ interface TextStyle {
 }
 
 const textAt = (x: number, y: number, words: string, { size = 14, bold = false, mono = false, anchor = "start" }: TextStyle = {}): string =>
-  `<text x="${x}" y="${y}" font-family="${mono ? MONO : SANS}" font-size="${size}"${bold ? ' font-weight="700"' : ""}${anchor === "start" ? "" : ` text-anchor="${anchor}"`}>${escape(words)}</text>`;
+  `<text x="${x}" y="${y}" font-family="${mono ? MONO : SANS}" font-size="${size}"${bold ? ' font-weight="700"' : ""}${anchor === "start" ? "" : ` text-anchor="${anchor}"`}>${escapeXml(words)}</text>`;
 
 const stroke = (d: string, width: number, dashes = "", transform = ""): string =>
   `<path d="${d}" fill="none" stroke="#000" stroke-width="${width}"${dashes ? ` stroke-dasharray="${dashes}"` : ""}${transform ? ` transform="${transform}"` : ""}/>`;
@@ -66,7 +62,7 @@ export function mapSvg(print: MapPrint): string {
   const below = bottom - top + MARGIN;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" role="img">`,
-    `<title>${escape(drawingWords.mapOf(print.job.name))}</title>`,
+    `<title>${escapeXml(drawingWords.mapOf(print.job.name))}</title>`,
     print.fonts ? `<style>${print.fonts.replace(/</g, "")}</style>` : "",
     `<rect width="${width}" height="${height}" fill="#fff"/>`,
     `<g transform="translate(${MARGIN - left} ${MARGIN - top})">`,

@@ -34,5 +34,18 @@ export { FRL_EFFICIENCY, FRL_GBPS, FRL_LEAST_BLANKING, FRL_TOLERANCE, frlLanes, 
 export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } from "./lip-sync";
 export { RELATIVES, relativesOf } from "./relatives";
 export { isSettingValue, optionLabel, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
+export { speedOfSound, USUAL_CELSIUS } from "./air";
+export { awgMm2, COPPER, MOST_WIRE_SHARE, WIRE_AWG, WIRE_MM2 } from "./speaker-wire";
+export {
+  CHANNEL_NAMES,
+  CHANNELS,
+  channelsOf,
+  isHeight,
+  mirrorOf,
+  sideOf,
+  windowOf,
+  type Channel,
+  type SpeakerWindow,
+} from "./speaker-channels";
 export { PICTURE_MODES, TIMINGS, timingFact, type PictureMode } from "./timings";
 export { AUDIO_FORMAT_CODES, DETAILED_TIMINGS, EOTFS, FRL_BY_CODE, LPCM_BITS, OUI, SAMPLE_RATES_KHZ, SPEAKER_POSITIONS } from "./edid";

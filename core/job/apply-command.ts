@@ -2,6 +2,7 @@ import { done, refused, type Outcome } from "@/core/outcome";
 import { applyToCable } from "./apply-cable";
 import { applyToDevice } from "./apply-device";
 import { applyToKept } from "./apply-kept";
+import { applyToRoom } from "./apply-room";
 import { applyToJob } from "./apply-to-job";
 import type { Result } from "./applied";
 import { sortCommand, stepsOf, type Command, type SingleCommand } from "./command";
@@ -43,6 +44,8 @@ function applySingle(job: Job, single: SingleCommand): Result {
       return applyToDevice(job, command);
     case "cable":
       return applyToCable(job, command);
+    case "room":
+      return applyToRoom(job, command);
     case "kept":
       return applyToKept(job, command);
   }

@@ -34,9 +34,9 @@ const twoRooms: Job = made(
   {
     kind: "set-rooms",
     rooms: [
-      { id: "wall", name: "Screen wall", seats: 4 },
-      { id: "rack", name: "Rack", seats: 0 },
-      { id: "attic", name: "Attic", seats: 2 },
+      { id: "wall", name: "Screen wall", seats: 4, space: null },
+      { id: "rack", name: "Rack", seats: 0, space: null },
+      { id: "attic", name: "Attic", seats: 2, space: null },
     ],
   },
   { kind: "add-device", device: { ...fromShelfOrThrow("tv-earc", { id: "tv", name: "Television" }), room: "wall" }, at: null },

@@ -6,7 +6,10 @@ import { whyNotCable } from "./why-not-plug";
 
 /** A rule of the document that does not hold, and where. */
 export type Breach = { readonly place: readonly (string | number)[] } & (
-  Refusal | { readonly code: "id-twice"; readonly id: string } | { readonly code: "unknown-terminal"; readonly terminal: string }
+  | Refusal
+  | { readonly code: "id-twice"; readonly id: string }
+  | { readonly code: "unknown-terminal"; readonly terminal: string }
+  | { readonly code: "unknown-unit"; readonly unit: string }
 );
 
 /** Every rule of the job document that the schema alone cannot see. An empty list means the document is sound. */
@@ -15,7 +18,7 @@ export function breachesOf(job: Job): readonly Breach[] {
     idsTwice(job[rows], [rows]),
   );
   job.devices.forEach((device, index) => breaches.push(...deviceBreaches(device, ["devices", index])));
-  breaches.push(...briefBreaches(job), ...roomBreaches(job));
+  breaches.push(...briefBreaches(job), ...roomBreaches(job), ...spaceBreaches(job));
   job.snapshots.forEach((snapshot, index) => {
     const then: Job = { ...job, devices: snapshot.devices, cables: snapshot.cables, snapshots: [], brief: emptyBrief(), rooms: [] };
     breaches.push(...breachesOf(withoutRooms(then)).map((breach) => ({ ...breach, place: ["snapshots", index, ...breach.place] })));
@@ -56,6 +59,15 @@ function roomBreaches(job: Job): Breach[] {
   return named.flatMap(({ room, place }): Breach[] => (room !== null && !rooms.has(room) ? [{ code: "no-such-room", room, place }] : []));
 }
 
+/** Within one room the seats and the things in it have names of their own. */
+function spaceBreaches({ rooms }: Job): Breach[] {
+  return rooms.flatMap(({ space }, index) =>
+    space === null
+      ? []
+      : (["seats", "obstacles", "outlets"] as const).flatMap((rows) => idsTwice(space[rows], ["rooms", index, "space", rows])),
+  );
+}
+
 function placeInCable(refusal: Refusal, from: { device: string; port: string }): readonly string[] {
   if (refusal.code === "id-taken") return ["id"];
   if (refusal.code === "cable-does-not-fit" || refusal.code === "neighbour-covered") return ["class"];
@@ -77,7 +89,7 @@ function idsTwice(rows: readonly { readonly id: string }[], place: readonly (str
 export function deviceBreaches(device: Device, place: readonly (string | number)[]): Breach[] {
   const terminals = new Set([...device.ports.map(({ id }) => id), ...device.sources.map(({ id }) => id), "speakers", "display"]);
   const ports = new Set(device.ports.map(({ id }) => id));
-  const breaches = [...idsTwice([...device.ports, ...device.sources], [...place, "ports"])];
+  const breaches = [...idsTwice([...device.ports, ...device.sources], [...place, "ports"]), ...unitBreaches(device, place)];
   device.routes.forEach((route, row) =>
     (["from", "to"] as const).forEach((side) =>
       route[side].forEach((terminal, index) => {
@@ -113,6 +125,19 @@ export function deviceBreaches(device: Device, place: readonly (string | number)
     }
   });
   return breaches;
+}
+
+/** Units have names of their own, and a lead begins at another unit of the same device. */
+function unitBreaches({ units }: Device, place: readonly (string | number)[]): Breach[] {
+  const isFeeder = (id: string, of: string) => id !== of && units.some((unit) => unit.id === id);
+  return [
+    ...idsTwice(units, [...place, "units"]),
+    ...units.flatMap(({ id, feed }, row): Breach[] =>
+      feed.feed === "lead" && !isFeeder(feed.from, id)
+        ? [{ code: "unknown-unit", unit: feed.from, place: [...place, "units", row, "feed", "from"] }]
+        : [],
+    ),
+  ];
 }
 
 /** Every condition inside a device, with its place: what opens routes, lists and decoders, what begins a return, what turns a socket. */

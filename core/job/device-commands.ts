@@ -15,6 +15,8 @@ const deviceFields = z.strictObject({
   control: Device.shape.control.unwrap(),
   habits: Device.shape.habits.unwrap(),
   volume: Device.shape.volume.unwrap(),
+  units: Device.shape.units.unwrap(),
+  dials: Device.shape.dials.unwrap(),
   heardFrom: Device.shape.heardFrom.unwrap(),
   room: Device.shape.room.unwrap(),
   supply: Device.shape.supply.unwrap(),

@@ -4,6 +4,8 @@ export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, isHeic, MAX_ATTACHMENT_
 export { breachesOf, type Breach } from "./breaches";
 export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
 export type { CableCommand } from "./cable-commands";
+export type { RoomCommand } from "./room-commands";
+export { Ceiling, emptySpace, MOUNTS, Obstacle, Placement, RoomReading, ScreenPlace, Seat, Space, Spot } from "./space";
 export { editWithStates, wiringOf } from "./states";
 export { Command, sortCommand, stepsOf, type SingleCommand } from "./command";
 export type { DeviceCommand } from "./device-commands";

@@ -4,6 +4,7 @@ import { Device, Slug, SUPPLIES } from "@/core/device";
 import { STORED_VERSION } from "@/core/versions";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
+import { Space } from "./space";
 
 /** One end of a cable: a socket of a device. */
 export const CableEnd = z.strictObject({ device: Slug, port: Slug });
@@ -40,7 +41,13 @@ export const JOB_FORMAT = "octachord-job";
 export const JOB_VERSION = STORED_VERSION;
 
 /** A room, or a place of one where devices stand together: a rack, the wall of the screen. */
-export const Room = z.strictObject({ id: Slug, name: z.string().trim().min(1).max(80), seats: z.number().int().min(0).max(99).default(0) });
+export const Room = z.strictObject({
+  id: Slug,
+  name: z.string().trim().min(1).max(80),
+  seats: z.number().int().min(0).max(99).default(0),
+  /** What was measured of it; null: nothing yet. */
+  space: Space.nullable().default(null),
+});
 export type Room = z.infer<typeof Room>;
 
 /** The gear and cables of a job as they were at a moment. */

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { MAX_JOB_BYTES, readJob, readJobText } from "@/core/job";
+import { STORED_VERSION } from "@/core/versions";
 import { troubleSentence } from "@/core/text";
 
 const head = { format: "octachord-job", version: 1, name: "Room" };
@@ -23,8 +24,8 @@ describe("a job file", () => {
   });
 
   test("of a newer version is refused with both versions named", () => {
-    expect(firstTrouble({ ...head, version: 2 })).toBe(
-      "version: this file is of version 2, this program reads up to version 1; open it with a newer Octachord.",
+    expect(firstTrouble({ ...head, version: STORED_VERSION + 1 })).toBe(
+      `version: this file is of version ${STORED_VERSION + 1}, this program reads up to version ${STORED_VERSION}; open it with a newer Octachord.`,
     );
   });
 

@@ -57,7 +57,7 @@ test("a search finds what was typed anywhere: rooms, prints, labels, the househo
   const job = demoJob("sail-loft");
   const words = typedWords({
     ...job,
-    rooms: [{ id: "r", name: "Net Store", seats: 2 }],
+    rooms: [{ id: "r", name: "Net Store", seats: 2, space: null }],
     brief: { ...job.brief, household: "Grandmother" },
     cables: job.cables.map((cable) => ({ ...cable, label: "Kabel 7", tags: { from: "", to: "Behind the mast" } })),
   });

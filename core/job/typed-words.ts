@@ -9,7 +9,11 @@ export function typedWords(job: Job): string {
     job.visitOn ?? "",
     brief.wishes,
     brief.household,
-    ...job.rooms.map(({ name }) => name),
+    ...job.rooms.flatMap(({ name, space }) => [
+      name,
+      ...(space?.seats ?? []).map((seat) => seat.name),
+      ...(space?.obstacles ?? []).map((one) => one.name),
+    ]),
     ...job.devices.flatMap(({ name, maker, note, ports, sources }) => [
       name,
       maker,

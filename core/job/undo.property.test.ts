@@ -62,7 +62,7 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
     case 10:
       return {
         kind: "set-rooms",
-        rooms: Array.from({ length: a % 4 }, (_, index) => ({ id: `room-${index}`, name: `Room ${b}`, seats: c % 9 })),
+        rooms: Array.from({ length: a % 4 }, (_, index) => ({ id: `room-${index}`, name: `Room ${b}`, seats: c % 9, space: null })),
       };
     case 11:
       return {

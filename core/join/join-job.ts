@@ -22,8 +22,8 @@ export function joinJob(name: string, { screen, sound, players, way, matters }: 
       ? {}
       : {
           rooms: [
-            { id: "screen", name: "at the screen", seats: 0 },
-            { id: "sound", name: "at the sound system", seats: 0 },
+            { id: "screen", name: "at the screen", seats: 0, space: null },
+            { id: "sound", name: "at the sound system", seats: 0, space: null },
           ],
         }),
     brief: {

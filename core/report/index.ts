@@ -4,3 +4,4 @@ export { BIN_DAYS, DOCKET_VERSION, docketSummary, type DocketLine, type DocketSu
 export { cecReport } from "./cec-report";
 export { plansReport } from "./plan-report";
 export { planLists, planSheet, planTables } from "./plan-tables";
+export { roomsReport, type RoomsReport } from "./room-report";

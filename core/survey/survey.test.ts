@@ -58,7 +58,7 @@ describe("what is not known of a device is asked, each once", () => {
   });
 
   test("a run of cable that the brief allows and nobody measured; not one that it forbids", () => {
-    const rooms: Job["rooms"] = ["a", "b", "c"].map((id) => ({ id, name: id.toUpperCase(), seats: 0 }));
+    const rooms: Job["rooms"] = ["a", "b", "c"].map((id) => ({ id, name: id.toUpperCase(), seats: 0, space: null }));
     const run = (id: string, between: [string, string], allowed: boolean, lengthM: number | null) => ({ id, between, allowed, lengthM });
     const facts = asked(
       { kind: "set-rooms", rooms },
@@ -122,7 +122,7 @@ describe("a read EDID beside the device", () => {
 describe("a pasted table of devices", () => {
   const table = (...lines: string[]) =>
     readDeviceTable(
-      { ...loft, rooms: [{ id: "rack", name: "Rack", seats: 0 }] },
+      { ...loft, rooms: [{ id: "rack", name: "Rack", seats: 0, space: null }] },
       lines.map((line) => line.split(";")),
     );
 
@@ -135,7 +135,7 @@ describe("a pasted table of devices", () => {
     expect(lines[0]?.device).toMatchObject({ name: "Big TV", maker: "Halden", room: "rack", archetype: "tv-earc" });
     const command = addTable(lines);
     expect(command?.kind === "batch" && command.commands).toHaveLength(2);
-    expect(command && applyCommand({ ...loft, rooms: [{ id: "rack", name: "Rack", seats: 0 }] }, command).ok).toBe(true);
+    expect(command && applyCommand({ ...loft, rooms: [{ id: "rack", name: "Rack", seats: 0, space: null }] }, command).ok).toBe(true);
   });
 
   test("with one line that is not understood nothing is added, and the line is named with what would do", () => {

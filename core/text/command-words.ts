@@ -7,9 +7,10 @@ import {
   type Job,
   type JobCommand,
   type KeptCommand,
+  type RoomCommand,
   type SingleCommand,
 } from "@/core/job";
-import { cableShortName, deviceName, socketName, socketPrint } from "./names";
+import { cableShortName, deviceName, roomName, socketName, socketPrint, unitName } from "./names";
 
 /** The name of an edit, for undo and for what just happened: "plugged Streamer into Television “HDMI 2”". `job` is the job before it. */
 export function commandWords(job: Job, command: Command): string {
@@ -43,6 +44,8 @@ function singleWords(job: Job, single: SingleCommand): string {
       return jobEditWords(command);
     case "device":
       return deviceEditWords(job, command);
+    case "room":
+      return roomEditWords(job, command);
     case "cable":
       return cableEditWords(job, command);
     case "kept":
@@ -92,6 +95,22 @@ function cableEditWords(job: Job, command: CableCommand): string {
       return `unplugged the ${cableShortName(job, command.cable)}`;
     case "edit-cable":
       return `changed the ${cableShortName(job, command.cable)}${command.fields.class ? ` to ${cableClassFact(command.fields.class).name}` : ""}`;
+  }
+}
+
+function roomEditWords(job: Job, command: RoomCommand): string {
+  const name = roomName(job, command.room);
+  switch (command.kind) {
+    case "measure-room":
+      return `measured ${name}`;
+    case "forget-space":
+      return `cleared what was measured of ${name}`;
+    case "place-unit":
+      return `${command.to ? "placed" : "took away"} ${unitName(job, command)}`;
+    case "note-reading": {
+      const { of, unit, device } = command.about;
+      return `${command.reading ? "noted" : "cleared"} the ${of} of ${unitName(job, { device, unit })}`;
+    }
   }
 }
 

@@ -28,6 +28,8 @@ const DIFFERENCE_WORDS = {
   listing: "what it advertises",
   ways: "what it passes on",
   speakers: "its speakers",
+  units: "its speaker units",
+  dials: "what can be dialled at it",
   picture: "its picture",
   volume: "what changes its volume",
   control: "its HDMI control",

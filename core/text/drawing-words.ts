@@ -14,6 +14,19 @@ export const drawingWords = {
   pictureNeeds: (rate: string) => `The picture needs ${rate} here`,
   delayNotKnown: "delay not known",
   leaves: "leaves",
+  centreLine: "centre",
+  levelLine: "level",
+  keepFree: (mm: number) => `keep free, ${mm}\u2009mm`,
+  screenEdge: (mm: number) => `lower edge of the screen, ${mm}\u2009mm above the level line`,
+  hole: (number: number, diameterMm: number, x: number) => `hole ${number}, Ø ${diameterMm}\u2009mm, ${Math.abs(x)}\u2009mm from centre`,
+  checkLine: "100 mm: measure this line before drilling",
+  templateTitle: (unit: string) => `Drilling template: ${unit}`,
+  templateOf: (unit: string, device: string, job: string) => `Drilling template: ${unit} of ${device} · ${job}`,
+  templateHow: (middleMm: number | null) =>
+    `Print at 100 %, without fitting to the page.${middleMm === null ? "" : ` Level line ${middleMm}\u2009mm above the floor.`}`,
+  templateCaution: "Look for cables and pipes before drilling. The maker's manual and local rules win.",
+  templatePage: (page: number, pages: number, row: number, column: number) =>
+    `Page ${page} of ${pages}: row ${row}, column ${column}. Lay the dashed lines on each other.`,
   soundSystem: "sound system",
   return: "return",
 } as const;

@@ -22,6 +22,7 @@ export {
   roomName,
   socketName,
   socketPrint,
+  unitName,
   upperFirst,
 } from "./names";
 export { meanwhileSentences } from "./meanwhile-words";
@@ -87,3 +88,31 @@ export {
 } from "./plan-words";
 export { suppositionWords, tradesProof, tradeWords, whatIfSentence } from "./trade-words";
 export { drawingWords } from "./drawing-words";
+export {
+  angleWords,
+  channelName,
+  MIRRORED_SENTENCE,
+  moveWords,
+  PLACING_WORDS,
+  placingSentence,
+  proposalSentence,
+  reachSentence,
+  roomTroubleSentence,
+  spoilerSentence,
+  swappedSentence,
+  upFiringSentence,
+} from "./room-words";
+export {
+  chargeSentence,
+  decibelWords,
+  dialValueWords,
+  errorWords,
+  loadSentence,
+  mountingSentence,
+  pairingStepWords,
+  sheetLineWords,
+  speechStepWords,
+  templateRefusalSentence,
+  wireSentence,
+} from "./room-sheet-words";
+export { heardSentence, recordingSentence, recordingTroubleSentence, SIGNAL_CAUTION, wavTroubleSentence } from "./measure-words";

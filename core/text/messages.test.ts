@@ -133,8 +133,8 @@ describe("questions for the visit", () => {
   const job: Job = {
     ...loft,
     rooms: [
-      { id: "a", name: "Lounge", seats: 3 },
-      { id: "b", name: "Cellar", seats: 0 },
+      { id: "a", name: "Lounge", seats: 3, space: null },
+      { id: "b", name: "Cellar", seats: 0, space: null },
     ],
   };
   test.each([

@@ -1,4 +1,5 @@
 import { cableClassFact, type CableClass } from "@/core/facts";
+import { unitsOf } from "@/core/device";
 import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 
 /** The device as people call it in this job; its id where it is gone. */
@@ -6,6 +7,12 @@ export const deviceName = (job: Job, id: string): string => findDevice(job, id)?
 
 /** A room as people call it in this job; its id where it is gone. */
 export const roomName = (job: Job, id: string): string => job.rooms.find((room) => room.id === id)?.name ?? id;
+
+/** A unit of a sound system as people call it: "the left rear". Its id where it is gone. */
+export function unitName(job: Job, { device, unit }: { readonly device: string; readonly unit: string }): string {
+  const found = findDevice(job, device);
+  return (found && unitsOf(found).find(({ id }) => id === unit)?.name) ?? unit;
+}
 
 /** The print at a socket, in quotes as printed on the back plate. */
 export const socketPrint = (job: Job, end: CableEnd): string => `“${findPort(job, end)?.label ?? end.port}”`;

@@ -125,6 +125,8 @@ function breachSentence(breach: Breach): string {
       return `expected a unique name; “${breach.id}” is used twice.`;
     case "unknown-terminal":
       return `expected a socket or source of this device, “speakers” or “display”; it has no “${breach.terminal}”.`;
+    case "unknown-unit":
+      return `expected another unit of this device; it has no “${breach.unit}”.`;
     case "no-such-port":
       return `expected a socket of ${breach.end.device}; it has no “${breach.end.port}”.`;
     case "no-such-room":

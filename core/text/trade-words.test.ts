@@ -6,8 +6,8 @@ import { suppositionWords, tradeWords, whatIfSentence } from "@/core/text";
 const job = {
   ...room([device("tv-arc", "tv"), device("bar-one-input", "bar"), device("streamer-4k", "streamer")]),
   rooms: [
-    { id: "den", name: "Den", seats: 4 },
-    { id: "attic", name: "Attic", seats: 0 },
+    { id: "den", name: "Den", seats: 4, space: null },
+    { id: "attic", name: "Attic", seats: 0, space: null },
   ],
 };
 const space = wiringSpace(job, { boxes: [] });

@@ -1,6 +1,6 @@
 export type { Quantity } from "./brand";
 export { addDelays, formatMilliseconds, milliseconds, type Milliseconds } from "./time";
-export { formatLength, formatMetres, lengthIn, lengthUnit, metres, metresOf, type Metres, type UnitSystem } from "./length";
+export { formatLength, formatMetres, lengthIn, lengthUnit, metres, metresOf, readLength, type Metres, type UnitSystem } from "./length";
 export {
   formatGigabits,
   formatMegabits,

@@ -23,3 +23,28 @@ export const formatLength = (length: number, units: UnitSystem): string => `${le
 
 /** "1.5 m": at most one decimal. */
 export const formatMetres = (length: number) => `${Number(length.toFixed(1))}\u2009m`;
+
+/** Fractions of an inch as a tape shows them. */
+const FEET_AND_INCHES =
+  /^(?:(\d+(?:\.\d+)?)\s*(?:'|′|ft|feet|foot))?\s*(?:(\d+(?:\.\d+)?)??\s*(?:(\d+)\s*\/\s*(\d+))?\s*(?:"|″|''|in|inch|inches)?)?$/i;
+const METRIC = /^(\d+(?:[.,]\d+)?)\s*(m|cm|mm)?$/i;
+const PER_METRE = { m: 1, cm: 100, mm: 1000 } as const;
+
+/**
+ * A length as a tape or laser shows it, in metres: "3.42", "342 cm", "11' 2 5/8\"", "10 ft". A bare number is metres or feet, as the
+ * person's system has it. Null where it is none.
+ */
+export function readLength(text: string, units: UnitSystem): number | null {
+  const typed = text.trim();
+  const metric = METRIC.exec(typed);
+  if (metric && (metric[2] !== undefined || units === "metric")) {
+    const unit = (metric[2] ?? "m").toLowerCase() as keyof typeof PER_METRE;
+    return Number(metric[1]?.replace(",", ".")) / PER_METRE[unit];
+  }
+  if (metric) return Number(metric[1]?.replace(",", ".")) * FOOT_M;
+  const imperial = FEET_AND_INCHES.exec(typed);
+  if (!imperial || !typed) return null;
+  const [, feet, inches, over, under] = imperial;
+  if (Number(under) === 0) return null;
+  return Number(((Number(feet ?? 0) + (Number(inches ?? 0) + (over ? Number(over) / Number(under) : 0)) / 12) * FOOT_M).toFixed(5));
+}

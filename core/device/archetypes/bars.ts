@@ -1,5 +1,6 @@
 import { DOLBY_OBJECTS, EVERYTHING, LPCM_71, sounds, type Archetype } from "../archetype";
 import { soundSystem } from "./sound-system";
+import { bar, COARSE_BAR, LEVELLED_BAR, MEASURED_BAR, pair, PLAIN_BAR, REARS, subwoofer, wireless } from "./speaker-units";
 
 const OUT_EARC = { label: "HDMI OUT (TV eARC)", kind: "earc", picture: true } as const;
 
@@ -13,6 +14,11 @@ export const BARS: readonly Archetype[] = [
     optical: 1,
     decodes: EVERYTHING,
     speakers: { bed: "5.1", heights: 2, delayMs: 22 },
+    units: [
+      bar(["L", "C", "R", "Ls", "Rs", "Ltf", "Rtf"], { widthMm: 1000, massKg: 4.5, holesAtMm: 330 }),
+      subwoofer(wireless(0, "by-itself")),
+    ],
+    dials: LEVELLED_BAR,
   }),
   soundSystem({
     archetype: "bar-two-inputs",
@@ -23,6 +29,11 @@ export const BARS: readonly Archetype[] = [
     optical: 1,
     decodes: EVERYTHING,
     speakers: { bed: "5.1", heights: 2, delayMs: 22 },
+    units: [
+      bar(["L", "C", "R", "Ls", "Rs", "Ltf", "Rtf"], { widthMm: 1000, massKg: 4.5, holesAtMm: 330 }),
+      subwoofer(wireless(0, "by-itself")),
+    ],
+    dials: LEVELLED_BAR,
   }),
   soundSystem({
     archetype: "bar-earc-only",
@@ -34,6 +45,8 @@ export const BARS: readonly Archetype[] = [
     bluetooth: true,
     decodes: [...LPCM_71, ...DOLBY_OBJECTS],
     speakers: { bed: "3.1", heights: 2, delayMs: 20 },
+    units: [bar(["L", "C", "R", "Ltf", "Rtf"], { widthMm: 1000, massKg: 4.5, holesAtMm: 330 }), subwoofer(wireless(0, "by-itself"))],
+    dials: PLAIN_BAR,
   }),
   soundSystem({
     archetype: "bar-arc-optical",
@@ -44,6 +57,8 @@ export const BARS: readonly Archetype[] = [
     optical: 1,
     decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "3.1", delayMs: 25 },
+    units: [bar(["L", "C", "R"], { widthMm: 900, massKg: 3.2, holesAtMm: 300 }), subwoofer(wireless(0, "by-itself"))],
+    dials: PLAIN_BAR,
   }),
   soundSystem({
     archetype: "bar-arc-only",
@@ -54,6 +69,11 @@ export const BARS: readonly Archetype[] = [
     optical: 0,
     decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"]),
     speakers: { bed: "2.1", delayMs: 20 },
+    units: [
+      bar(["L", "R"], { widthMm: 900, massKg: 3.2, holesAtMm: 300 }),
+      subwoofer({ feed: "lead", from: "bar", lengthM: 3, colour: "violet" }, { mains: false }),
+    ],
+    dials: PLAIN_BAR,
   }),
   soundSystem({
     archetype: "bar-many-inputs",
@@ -68,6 +88,8 @@ export const BARS: readonly Archetype[] = [
     bluetooth: true,
     decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "2.1", delayMs: 25 },
+    units: [bar(["L", "R", "LFE"], { widthMm: 900, massKg: 3.2, holesAtMm: 300 })],
+    dials: { voiceMode: true },
   }),
   soundSystem({
     archetype: "bar-stereo-aux",
@@ -79,6 +101,8 @@ export const BARS: readonly Archetype[] = [
     aux: true,
     decodes: sounds(["lpcm", "2.0"]),
     speakers: { bed: "2.0", delayMs: 15 },
+    units: [bar(["L", "R"], { widthMm: 600, massKg: 1.8, holesAtMm: null })],
+    dials: {},
   }),
   soundSystem({
     archetype: "bar-picture-mode",
@@ -91,6 +115,12 @@ export const BARS: readonly Archetype[] = [
     hdr: ["hdr10", "hlg"],
     decodes: EVERYTHING,
     speakers: { bed: "5.1", heights: 2, delayMs: 22 },
+    units: [
+      bar(["L", "C", "R", "Ltf", "Rtf"], { widthMm: 1000, massKg: 4.5, holesAtMm: 330 }),
+      subwoofer(wireless()),
+      ...pair(["Ls", "Rs"], REARS, [wireless(), wireless()], { mains: true }),
+    ],
+    dials: MEASURED_BAR,
   }),
   soundSystem({
     archetype: "bar-subwoofer-hub",
@@ -108,6 +138,19 @@ export const BARS: readonly Archetype[] = [
     ],
     decodes: sounds(["lpcm", "5.1"], ["ac3", "5.1"], ["eac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "5.1", delayMs: 18 },
+    units: [
+      subwoofer({ feed: "own" }, { massKg: 11 }),
+      bar(["L", "C", "R"], { widthMm: 800, massKg: 2.4, holesAtMm: 250 }, { feed: "lead", from: "subwoofer", lengthM: 3, colour: "green" }),
+      ...pair(
+        ["Ls", "Rs"],
+        ["left satellite", "right satellite"],
+        [
+          { feed: "lead", from: "subwoofer", lengthM: 6, colour: "blue" },
+          { feed: "lead", from: "subwoofer", lengthM: 6, colour: "grey" },
+        ],
+      ),
+    ],
+    dials: COARSE_BAR,
   }),
   soundSystem({
     archetype: "bar-wireless-subwoofer",
@@ -123,6 +166,15 @@ export const BARS: readonly Archetype[] = [
     ],
     decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "5.1", delayMs: 35 },
+    units: [
+      bar(["L", "C", "R"], { widthMm: 900, massKg: 3.2, holesAtMm: 300 }),
+      subwoofer(wireless(20)),
+      ...pair(["Ls", "Rs"], REARS, [
+        { feed: "lead", from: "subwoofer", lengthM: 4, colour: "blue" },
+        { feed: "lead", from: "subwoofer", lengthM: 4, colour: "grey" },
+      ]),
+    ],
+    dials: { ...COARSE_BAR, time: { kind: "delay", min: 0, max: 40, step: 5, usual: 0, unit: "ms" }, pairsShareTime: true },
   }),
   soundSystem({
     archetype: "bar-battery-rears",
@@ -133,5 +185,14 @@ export const BARS: readonly Archetype[] = [
     optical: 1,
     decodes: EVERYTHING,
     speakers: { bed: "5.1", heights: 4, delayMs: 38 },
+    units: [
+      bar(["L", "C", "R", "Ltf", "Rtf"], { widthMm: 1180, massKg: 7.6, holesAtMm: 400 }),
+      subwoofer(wireless()),
+      ...pair(["Ls", "Rs"], REARS, [wireless(), wireless()], { battery: { hours: 10, chargeHours: 3 }, holes: [] }).map((rear) => ({
+        ...rear,
+        drivers: [...(rear.drivers ?? []), { channel: rear.id === "left-rear" ? "Ltr" : "Rtr", tiltDeg: 70 } as const],
+      })),
+    ],
+    dials: { ...MEASURED_BAR, calibrates: "own-microphones", saves: "at-once" },
   }),
 ];

@@ -1,5 +1,6 @@
 import { hdmi, onOff, choice, sounds, type Archetype } from "../archetype";
 import type { SoundDescriptor } from "../device";
+import { COARSE_BAR, pair, REARS, subwoofer, wireless } from "./speaker-units";
 
 /** A thing with stereo inputs, an amplifier and speakers, and nothing more. */
 const stereoThing = (
@@ -7,6 +8,8 @@ const stereoThing = (
     readonly ports: NonNullable<Archetype["ports"]>;
     readonly decodes: SoundDescriptor[];
     readonly volume: NonNullable<Archetype["volume"]>;
+    readonly units?: NonNullable<Archetype["units"]>;
+    readonly dials?: NonNullable<Archetype["dials"]>;
     readonly delayMs?: number;
   },
 ): Archetype => ({
@@ -18,6 +21,8 @@ const stereoThing = (
   decodes: spec.decodes,
   speakers: { bed: "2.0", delayMs: spec.delayMs ?? 0 },
   routes: [{ kind: "sound", from: spec.ports.map(({ id }) => id), to: ["speakers"] }],
+  units: spec.units ?? [],
+  dials: spec.dials ?? null,
   speaksCec: false,
   volume: spec.volume,
 });
@@ -40,6 +45,14 @@ export const OTHER_SOUND: readonly Archetype[] = [
       { kind: "sound", from: ["hdmi"], to: ["speakers"], opens: { setting: "module", value: "fitted" } },
       { kind: "sound", from: ["optical-in", "bluetooth"], to: ["speakers"] },
     ],
+    units: [
+      { id: "hub", name: "hub", feed: { feed: "own" }, mains: true },
+      ...pair(["L", "R"], ["front left", "front right"], [wireless(), wireless()], { mains: true, massKg: 3 }),
+      { id: "centre", name: "centre", drivers: [{ channel: "C" }], feed: wireless(), mains: true, massKg: 3 },
+      ...pair(["Ls", "Rs"], REARS, [wireless(), wireless()], { mains: true, massKg: 3 }),
+      subwoofer(wireless()),
+    ],
+    dials: { ...COARSE_BAR, time: { kind: "distance", min: 1, max: 9, step: 0.3, usual: 3, unit: "m" }, testTone: true, saves: "menu" },
     settings: [choice("module", ["fitted", "missing"], "missing"), onOff("arc"), onOff("cec")],
     volume: "remote-and-cec",
   },
@@ -53,6 +66,7 @@ export const OTHER_SOUND: readonly Archetype[] = [
     ],
     decodes: sounds(["analogue", "2.0"]),
     volume: "knob",
+    dials: { leastOhm: 4 },
   }),
   stereoThing({
     archetype: "powered-speakers",
@@ -64,6 +78,11 @@ export const OTHER_SOUND: readonly Archetype[] = [
     ],
     decodes: sounds(["analogue", "2.0"]),
     volume: "knob",
+    units: pair(["L", "R"], ["left speaker", "right speaker"], [{ feed: "own" }, { feed: "lead", from: "left-speaker", lengthM: 3 }], {
+      massKg: 4,
+      size: { widthMm: 170, heightMm: 270, depthMm: 200 },
+      holes: [],
+    }),
   }),
   stereoThing({
     archetype: "bluetooth-speaker",
@@ -75,6 +94,18 @@ export const OTHER_SOUND: readonly Archetype[] = [
     ],
     decodes: sounds(["lpcm", "2.0"], ["analogue", "2.0"]),
     volume: "knob",
+    units: [
+      {
+        id: "speaker",
+        name: "speaker",
+        drivers: [
+          { channel: "L", rightMm: -60 },
+          { channel: "R", rightMm: 60 },
+        ],
+        feed: { feed: "own" },
+        battery: { hours: 12, chargeHours: 4 },
+      },
+    ],
   }),
   stereoThing({
     archetype: "headphones",
@@ -86,5 +117,7 @@ export const OTHER_SOUND: readonly Archetype[] = [
     ],
     decodes: sounds(["lpcm", "2.0"], ["analogue", "2.0"]),
     volume: "knob",
+    // Nothing of them has a place in the room.
+    units: [{ id: "headphones", name: "headphones", feed: { feed: "own" } }],
   }),
 ];

@@ -1,5 +1,6 @@
 import { EVERYTHING, LPCM_71, sounds, type Archetype } from "../archetype";
 import { soundSystem } from "./sound-system";
+import { RECEIVER_DIALS } from "./speaker-units";
 
 export const RECEIVERS: readonly Archetype[] = [
   soundSystem({
@@ -15,6 +16,7 @@ export const RECEIVERS: readonly Archetype[] = [
     optical: 2,
     decodes: EVERYTHING,
     speakers: { bed: "5.1", heights: 2, delayMs: 18 },
+    dials: RECEIVER_DIALS,
   }),
   soundSystem({
     archetype: "receiver-51",
@@ -33,6 +35,7 @@ export const RECEIVERS: readonly Archetype[] = [
       ...sounds(["ac3", "5.1"], ["eac3", "7.1"], ["truehd", "7.1"], ["dts", "5.1"], ["dts-hd-hra", "7.1"], ["dts-hd-ma", "7.1"]),
     ],
     speakers: { bed: "5.1", delayMs: 15 },
+    dials: RECEIVER_DIALS,
   }),
   soundSystem({
     archetype: "receiver-92",
@@ -47,6 +50,7 @@ export const RECEIVERS: readonly Archetype[] = [
     signalFormat: "enhanced",
     decodes: EVERYTHING,
     speakers: { bed: "7.1", heights: 2, delayMs: 18 },
+    dials: RECEIVER_DIALS,
   }),
   soundSystem({
     archetype: "receiver-optical",
@@ -60,5 +64,13 @@ export const RECEIVERS: readonly Archetype[] = [
     isReceiver: true,
     decodes: sounds(["lpcm", "2.0"], ["ac3", "5.1"], ["dts", "5.1"]),
     speakers: { bed: "5.1", delayMs: 10 },
+    dials: {
+      ...RECEIVER_DIALS,
+      // An older one: feet in whole steps, and no microphone.
+      time: { kind: "distance", min: 1, max: 30, step: 1, usual: 12, unit: "ft" },
+      calibrates: "none",
+      voiceMode: false,
+      leastOhm: 6,
+    },
   }),
 ];

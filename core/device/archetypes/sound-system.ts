@@ -34,6 +34,9 @@ export interface SoundSystem {
   readonly speakers: NonNullable<Archetype["speakers"]>;
   /** A receiver: sound modes, stand-by, a picture mode. */
   readonly isReceiver?: boolean;
+  /** The boxes it comes in, and what can be dialled at it; left out: loose speakers, as people connect them. */
+  readonly units?: NonNullable<Archetype["units"]>;
+  readonly dials: NonNullable<Archetype["dials"]>;
   readonly attachedLeads?: NonNullable<Archetype["attachedLeads"]>;
   /** HDR formats that it passes; any where not said. */
   readonly hdr?: NonNullable<PictureRouteInput["hdr"]>;
@@ -114,6 +117,8 @@ export function soundSystem(spec: SoundSystem): Archetype {
       ...(spec.signalFormat ? [choice("signal-format", ["standard", "enhanced"], spec.signalFormat)] : []),
     ],
     attachedLeads: spec.attachedLeads ?? [],
+    units: spec.units ?? [],
+    dials: spec.dials,
     volume: back || inputs.length ? "remote-and-cec" : "remote",
   };
 }

@@ -39,7 +39,11 @@ describe("what passes of a player, remembered from room to room", () => {
       { ...device("receiver-72", "receiver"), room: "rack" },
       { ...device("disc-player-4k", "disc"), room: "rack" },
     ]);
-    const job = { ...far, rooms: ["screen", "rack"].map((id) => ({ id, name: id, seats: 0 })), brief: { ...far.brief, runs: [run] } };
+    const job = {
+      ...far,
+      rooms: ["screen", "rack"].map((id) => ({ id, name: id, seats: 0, space: null })),
+      brief: { ...far.brief, runs: [run] },
+    };
     const space = wiringSpace(job, { boxes: [] });
     if (!space) throw new Error("nothing to plan");
     const context = newContext(space, PRESETS["best-sound"]);

@@ -1,0 +1,35 @@
+import type { RoomScene } from "./units-in-room";
+import { ceilingPlane, heightAbove } from "./ceiling-plane";
+import { crossesItself, isInside } from "./walls";
+
+/** A measurement that cannot be right, or that contradicts another. */
+export type RoomTrouble =
+  | { readonly code: "outline-crosses" }
+  | { readonly code: "seat-outside"; readonly seat: string }
+  | { readonly code: "unit-outside"; readonly device: string; readonly unit: string }
+  | { readonly code: "screen-outside" }
+  | { readonly code: "unit-above-ceiling"; readonly device: string; readonly unit: string; readonly ceilingM: number }
+  | { readonly code: "seat-above-ceiling"; readonly seat: string };
+
+/** What does not fit together in a room as it was measured. */
+export function roomTroubles({ space, units }: RoomScene): readonly RoomTrouble[] {
+  const { outline, seats, screen } = space;
+  const plane = ceilingPlane(space);
+  const outside = (spot: { x: number; y: number }) => outline !== null && !isInside(outline, spot);
+  return [
+    ...(outline && crossesItself(outline) ? [{ code: "outline-crosses" } as const] : []),
+    ...seats.flatMap(({ id, at, earM }): RoomTrouble[] => [
+      ...(at && outside(at) ? [{ code: "seat-outside", seat: id } as const] : []),
+      ...(at && plane && earM > heightAbove(plane, at) ? [{ code: "seat-above-ceiling", seat: id } as const] : []),
+    ]),
+    ...(screen && outside(screen.at) ? [{ code: "screen-outside" } as const] : []),
+    ...units.flatMap(({ device, unit, placement }): RoomTrouble[] => {
+      if (!placement) return [];
+      const ceilingM = plane ? heightAbove(plane, placement.at) : Infinity;
+      return [
+        ...(outside(placement.at) ? [{ code: "unit-outside", device: device.id, unit: unit.id } as const] : []),
+        ...(placement.heightM > ceilingM ? [{ code: "unit-above-ceiling", device: device.id, unit: unit.id, ceilingM } as const] : []),
+      ];
+    }),
+  ];
+}

@@ -1,0 +1,1 @@
+export { pdfOfPages } from "./pdf-of-pages";
