@@ -1,7 +1,7 @@
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["sequelize", "sqlite3", "umzug"],
+  serverExternalPackages: ["sequelize", "sqlite3", "umzug", "pdfmake"],
   poweredByHeader: false,
   reactStrictMode: true,
   // Types are checked once, by `npm run typecheck`, before the build.

@@ -56,7 +56,7 @@ function roomLines(job: Parameters<typeof roomAnswer>[0], room: Parameters<typeo
       ...sheet.map((line) => {
         const { what, value } = sheetLineWords(line);
         const left = line.step === "time" ? errorWords(line.errorMs, answer.speedOfSound) : null;
-        return `    ${what}: ${value}${left ? `, stays ${left}` : ""}${"outOfRange" in line && line.outOfRange ? ", out of its range" : ""}`;
+        return `    ${what}: ${value}${left ? `, leaving it ${left}` : ""}${"outOfRange" in line && line.outOfRange ? ", out of its range" : ""}`;
       }),
       ...(speech.length ? ["  For clearer speech, one at a time:"] : []),
       ...speech.map((step) => `    ${speechStepWords(step)}`),

@@ -7,3 +7,6 @@ export { passedDevices, scoreColumns, stopsOf, type ScoreColumn } from "./score-
 export { zigzag } from "./zigzag";
 export { PAPERS, templatePages, templateSvg, type Paper, type PrintedPage } from "./template-svg";
 export { escapeXml } from "./xml";
+export { azimuthVector, outlinePoints, planScale, wedgePath, type PlanScale } from "./plan-geometry";
+export { roomPages, roomPlanSvg, type RoomPrint } from "./room-svg";
+export { apartLabels, type Label } from "./labels";

@@ -10,8 +10,8 @@ export interface Arrival {
 
 /** The first sound may be this much smaller than a reflection. */
 const SHARE_OF_LARGEST = 0.3;
-/** A peak must stand this far out of the noise before it. */
-const OVER_NOISE = 4;
+/** A peak must stand this far out of the noise before it: in tens of thousands of samples noise itself reaches more than four times its mean. */
+const OVER_NOISE = 6;
 
 /**
  * The first arrival: the first swing that is over a share of the largest and well above the noise, not the largest itself, for a reflection

@@ -20,3 +20,18 @@ export { CEILING_M, type Spoiler, type UpFiring } from "./up-firing";
 export { distanceBetween, facingOf, type Point } from "./vector";
 export { boundsOf, isInside, nearestWall, rectangle, rectangleSize, wallsOf } from "./walls";
 export { wireOhm, type Load, type WireRun } from "./wire";
+export {
+  beginRoom,
+  hasUnits,
+  moveThing,
+  newPlacement,
+  partnerUnit,
+  placeUnit,
+  snappedToWall,
+  spotOf,
+  thingKey,
+  thingOf,
+  type Thing,
+} from "./things";
+export { crossesItself } from "./walls";
+export { AGREES_M, compareHeard, readingsOf, type Compared, type HeardDifference } from "./heard";

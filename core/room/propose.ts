@@ -118,7 +118,9 @@ function costOf(scene: RoomScene, one: RoomUnit, placement: Placement): { readon
   if (!seat?.at) return { cost: 0, offDeg: 0 };
   const layout = layoutOf(one.device);
   let [offDeg, awayDeg] = [0, 0];
-  for (const driver of one.unit.drivers) {
+  // A box of several channels has its angles from its width: what can be chosen is where its middle is.
+  const judged = one.unit.drivers.length > 2 ? one.unit.drivers.filter(({ channel }) => channel === "C") : one.unit.drivers;
+  for (const driver of judged) {
     const window = windowOf(driver.channel, layout);
     const at = window && driver.tiltDeg === null ? driverAt(space, { ...one, placement }, driver) : null;
     if (!window || !at) continue;

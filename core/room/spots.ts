@@ -71,9 +71,13 @@ function spotsFor(space: Space, { unit }: RoomUnit, gridM: number): readonly Tri
     });
   });
   const overhead = unit.drivers.length > 0 && unit.drivers.every(({ channel, tiltDeg }) => isHeight(channel) && tiltDeg === null);
-  const floor = isBar ? [] : gridOf(outline, gridM).map((at): TriedSpot => ({ at, mount: overhead ? "ceiling" : "floor" }));
+  const isLow = unit.drivers.every(({ channel }) => channel === "LFE");
+  // Low notes gain by a wall, and people by a free floor.
+  const floor = isBar || isLow ? [] : gridOf(outline, gridM).map((at): TriedSpot => ({ at, mount: overhead ? "ceiling" : "floor" }));
   const middle: TriedSpot[] = isBar && space.screen ? [{ at: { x: space.screen.at.x, y: space.screen.at.y + away }, mount: "wall" }] : [];
-  return [...middle, ...walls, ...floor].filter(({ at, mount }) => isInside(outline, at) && !isForbidden(space.obstacles, at, mount));
+  return [...middle, ...walls, ...floor].filter(
+    ({ at, mount }) => isInside(outline, at) && !isForbidden(space.obstacles, at, mount) && !(isLow && isUnderScreen(space, at)),
+  );
 }
 
 function gridOf(outline: readonly Spot[], gridM: number): readonly Spot[] {
@@ -85,6 +89,10 @@ function gridOf(outline: readonly Spot[], gridM: number): readonly Spot[] {
     Array.from({ length: count(ys) }, (__, j) => ({ x: from(xs) + i * step, y: from(ys) + j * step })),
   ).flat();
 }
+
+/** Under the screen stands what is there already: a cabinet, the bar, the players. */
+const isUnderScreen = ({ screen }: Space, at: Spot): boolean =>
+  screen !== null && Math.abs(at.x - screen.at.x) < screen.widthM / 2 + 0.15 && Math.abs(at.y - screen.at.y) < 0.7;
 
 const isForbidden = (obstacles: readonly Obstacle[], at: Spot, mount: TriedSpot["mount"]): boolean =>
   obstacles.some(

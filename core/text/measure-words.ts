@@ -64,7 +64,7 @@ export function heardSentence({ channel, heard, arrivalMs, levelDb, polarity, wh
   if (!heard || arrivalMs === null || levelDb === null) return `${name}: ${why ? doubtWords(why) : "not heard"}.`;
   const when =
     Math.abs(arrivalMs) < 0.005
-      ? "arrives first in the list"
+      ? "the others are compared with it"
       : `${Math.abs(arrivalMs).toFixed(2)}\u2009ms ${arrivalMs > 0 ? "later" : "earlier"}`;
   const turned = polarity === "inverted" ? "; inverted: swap + and \u2212 at one end of its wire" : "";
   return `${name}: ${when}, ${levelDb.toFixed(1)}\u2009dB${turned}${why ? `; ${doubtWords(why)}` : ""}.`;
@@ -86,4 +86,4 @@ export const recordingSentence = ({
   );
 
 export const SIGNAL_CAUTION =
-  "Start with the volume at nothing and raise it until the noise is as loud as speech. Nobody's ears at a speaker; above 85\u2009dB hearing is at risk within hours.";
+  "Start with the volume at zero and raise it until the noise is as loud as speech. Keep everyone's ears away from the speakers; above 85\u2009dB hearing is at risk within hours.";

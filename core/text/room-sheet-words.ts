@@ -114,7 +114,7 @@ export const mountingSentence = ({ one, massKg, ratedKg, anchors, eachKg, anchor
 export const wireSentence = ({ one, lengthM, mm2, awg, ohm, limitOhm, inWall }: WireRun, units: UnitSystem): string => {
   const size =
     mm2 === null ? "no stocked wire is thick enough; place the amplifier nearer" : `${mm2}\u2009mm²${awg === null ? "" : ` or AWG ${awg}`}`;
-  return `${upperFirst(one.unit.name)}: ${formatLength(lengthM, units)}, ${size} (${ohm.toFixed(2)} of ${limitOhm.toFixed(2)}\u2009Ω)${inWall ? ", rated for in-wall use; local codes decide" : ""}. Striped strand to + at both ends.`;
+  return `${upperFirst(one.unit.name)}: ${formatLength(lengthM, units)}, ${size} (${ohm.toFixed(2)} of ${limitOhm.toFixed(2)}\u2009Ω)${inWall ? ", rated for in-wall use; local codes decide" : ""}. Mark one conductor: it goes to + at both ends.`;
 };
 
 /** Speakers in parallel on one channel. */

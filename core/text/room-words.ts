@@ -14,7 +14,7 @@ import {
   type UpFiring,
 } from "@/core/room";
 import { formatLength, type UnitSystem } from "@/core/units";
-import { deviceName, lowerFirst, plural, unitName, upperFirst } from "./names";
+import { deviceName, lowerFirst, unitName, upperFirst } from "./names";
 
 /** "front left". */
 export const channelName = (channel: Channel): string => CHANNEL_NAMES[channel];
@@ -146,11 +146,16 @@ export const reachSentence = (job: Job, { one, by, needM, haveM }: ReachFault, u
 /** Why a place is proposed. */
 export function proposalSentence({ offDeg, boundBy, stays, one }: Proposal): string {
   const windows = one.unit.drivers.length === 0 || one.unit.drivers.every(({ channel }) => channel === "LFE");
+  const isBox = one.unit.drivers.length > 2;
   const fit = windows
     ? "near what feeds it"
-    : offDeg === 0
-      ? "every window met"
-      : `${Math.ceil(offDeg)}° outside its ${plural(one.unit.drivers.length, "window")}`;
+    : isBox
+      ? offDeg === 0
+        ? "in the middle, straight ahead; its width sets the other angles"
+        : `${Math.ceil(offDeg)}° off the middle`
+      : offDeg === 0
+        ? "in its window"
+        : `${Math.ceil(offDeg)}° outside its window`;
   const bound =
     boundBy === "lead"
       ? "; its lead keeps it from a better place"

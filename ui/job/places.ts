@@ -15,6 +15,7 @@ export const PLACES = [
       { path: "patch", name: jobWords.patch, key: "2" },
       { path: "arrivals", name: jobWords.arrivals, key: "3" },
       { path: "control", name: jobWords.control, key: "4" },
+      { path: "room", name: jobWords.room, key: "6" },
     ],
   },
 ] as const;

@@ -1,2 +1,3 @@
 export { LengthField } from "./length-field";
+export { TapeField } from "./tape-field";
 export { PreferencesProvider, useKeepPreferences, usePreferences } from "./preferences-context";

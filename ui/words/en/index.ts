@@ -14,6 +14,7 @@ export { pagesWords } from "./pages";
 export { patchWords } from "./patch";
 export { plansWords } from "./plans";
 export { preferencesWords } from "./preferences";
+export { roomWords } from "./room";
 export { settingsWords } from "./settings";
 export { shelfWords } from "./shelf";
 export { stockWords } from "./stock";

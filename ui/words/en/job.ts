@@ -55,6 +55,7 @@ export const jobWords = {
   arrivals: "Arrivals",
   plans: "Plans",
   control: "Control",
+  room: "Room",
   saved: (figure: string) => `saved ${figure}`,
   saving: "saving …",
   notSavedYet: "not saved yet",

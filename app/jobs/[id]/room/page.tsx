@@ -1,0 +1,5 @@
+import { RoomPlace } from "@/ui/room";
+
+export default function Page() {
+  return <RoomPlace />;
+}

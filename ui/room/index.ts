@@ -1,0 +1,1 @@
+export { RoomPlace } from "./room-place";
