@@ -11,6 +11,7 @@ import { bigJob } from "./big-job";
 import { benchControl } from "./control";
 import { benchDocket } from "./docket";
 import { benchAssignment, benchPlans } from "./plan";
+import { benchRecording, benchRooms } from "./room";
 
 /** The median time of one call in milliseconds, after a warm-up. */
 function timed(call: () => unknown, rounds = 200): number {
@@ -80,6 +81,11 @@ console.table(await benchAssignment(timed));
 
 console.log("The control bus (aim: an act in a room of 12 devices under 50 ms, all acts under 500 ms, 20,000 frames under 1 s)");
 console.table(benchControl(timed));
+
+console.log("Rooms (aim: geometry of 12 units under 2 ms, places under 300 ms)");
+console.table(benchRooms(timed));
+console.log("Sound (aim: a recording of 60 s and eight channels under 3 s)");
+console.table(benchRecording());
 
 console.log(`Memory of this run: ${(process.memoryUsage().heapUsed / 1024 / 1024).toFixed(0)} MB of objects.`);
 

@@ -85,7 +85,7 @@ test("JSON comes on one line with the same board, also from standard input", () 
   expect(JSON.parse(octachord(["validate", demo("flat-4b"), "--json"]).stdout)).toEqual({
     valid: true,
     name: "Flat 4B",
-    version: 1,
+    version: 2,
     devices: 4,
     cables: 3,
   });
@@ -323,4 +323,48 @@ test("plans that none beats, and what would change the best, beside the plans an
   }
   for (const { gain } of whatIf) expect(gain).toBeGreaterThanOrEqual(0.5);
   expect(octachord(args).stdout).toMatch(/(arrives|cheapest|easiest|least work).*: .* into /i);
+});
+
+describe("rooms and sound", () => {
+  test("room prints what to dial, and --json gives it as figures", () => {
+    const { status, stdout } = octachord(["room", demo("receiver-den")]);
+    expect(status).toBe(0);
+    expect(stdout).toContain("Distance, left surround: 2\u2009m");
+    const report = JSON.parse(octachord(["room", demo("receiver-den"), "--json"]).stdout) as {
+      rooms: { speakers: { channel: string; placed: string }[] }[];
+    };
+    expect(report.rooms[0]?.speakers.map(({ channel }) => channel)).toEqual(["L", "R", "C", "LFE", "Ls", "Rs"]);
+  });
+
+  test("room and template write PDF and SVG, and say what is wrong with a unit, a paper or a name", () => {
+    expect(octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "bar.pdf", "--paper", "letter"])).toMatchObject({
+      status: 0,
+    });
+    expect(readFileSync(join(folder, "bar.pdf")).subarray(0, 5).toString()).toBe("%PDF-");
+    expect(octachord(["room", demo("attic-screen"), "-o", "attic.svg"])).toMatchObject({ status: 0 });
+    expect(readFileSync(join(folder, "attic.svg"), "utf8")).toContain("</svg>");
+    expect(octachord(["template", demo("attic-screen"), "--unit", "rear", "-o", "x.svg"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("bar/subwoofer") as string,
+    });
+    expect(octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "x.png"]).status).toBe(2);
+    expect(octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "x.svg", "--paper", "a9"]).stderr).toBe(
+      "octachord: --paper: expected one of a4, letter.\n",
+    );
+  });
+
+  test("measure makes a signal, reads its recording, and refuses what is none", () => {
+    expect(octachord(["measure", "make", "--layout", "2.0", "-o", "signal.wav"])).toMatchObject({ status: 0 });
+    const read = octachord(["measure", "read", "signal.wav", "--signal", "signal.json", "--json"]);
+    // Of the two channels of the signal itself the louder is read, so that one of them is silent.
+    expect(read.status).toBe(1);
+    expect((JSON.parse(read.stdout) as { channels: { heard: boolean }[] }).channels.filter(({ heard }) => heard)).toHaveLength(1);
+    written("song.wav", "ID3 not a wav at all");
+    expect(octachord(["measure", "read", "song.wav", "--signal", "signal.json"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("MP3") as string,
+    });
+    expect(octachord(["measure", "read", "signal.wav", "--signal", "song.wav"]).status).toBe(2);
+    expect(octachord(["measure", "make", "--layout", "9.9", "-o", "x.wav"]).status).toBe(2);
+  });
 });

@@ -8,7 +8,7 @@ import { planCommandLine, type PlanCommandOptions } from "./plan-command";
 import { linkCommand } from "./link-command";
 import { mapCommand, type MapOptions } from "./map-command";
 import { measureMakeCommand, measureReadCommand, type MeasureReadOptions } from "./measure-command";
-import { roomCommand } from "./room-command";
+import { roomCommand, type RoomOptions } from "./room-command";
 import { templateCommand, type TemplateOptions } from "./template-command";
 import { validateCommand } from "./validate-command";
 
@@ -103,7 +103,10 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .description("where every speaker stands, what to dial, what wire and what fixings")
     .argument("<job>", jobHelp)
     .option("--json", "answer as JSON")
-    .action(async (file: string, options: { json?: boolean }) => {
+    .option("--in <room>", "which room to print; the first if not given")
+    .option("-o, --output <file>", "the plan with its sheets as .pdf, or the plan as .svg")
+    .option("--paper <paper>", "a4 or letter, for print", "a4")
+    .action(async (file: string, options: RoomOptions) => {
       exitCode = await roomCommand(file, options);
     });
   program

@@ -1,3 +1,5 @@
+import { PAPERS, roomPages, roomPlanSvg, type RoomPrint } from "@/core/drawing";
+import type { Job, Room } from "@/core/job";
 import { roomAnswer } from "@/core/room";
 import { roomsReport } from "@/core/report";
 import {
@@ -20,10 +22,20 @@ import {
 import { formatLength } from "@/core/units";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
+import { UnusableInput } from "./unusable-input";
+import { isPaper, writePrint } from "./write-print";
+
+export interface RoomOptions {
+  readonly json?: boolean;
+  readonly in?: string | undefined;
+  readonly output?: string;
+  readonly paper?: string;
+}
 
 /** Prints every room of a job as it was measured: windows, what to dial, wire and mounting. Exit code 1 where something in it cannot be right. */
-export async function roomCommand(file: string, { json = false }: { json?: boolean }): Promise<ExitCode> {
+export async function roomCommand(file: string, { json = false, in: wanted, output, paper = "a4" }: RoomOptions): Promise<ExitCode> {
   const job = await readJobFile(file);
+  if (output !== undefined) return printRoom(job, { in: wanted, output, paper });
   const report = roomsReport(job);
   const problems = report.rooms.flatMap((room) => room.problems);
   if (json) process.stdout.write(`${JSON.stringify(report)}\n`);
@@ -37,7 +49,27 @@ export async function roomCommand(file: string, { json = false }: { json?: boole
   return problems.length ? 1 : 0;
 }
 
-function roomLines(job: Parameters<typeof roomAnswer>[0], room: Parameters<typeof roomAnswer>[1]): readonly string[] {
+/** Writes the plan of a room with its sheets: PDF in pages, SVG the plan alone. */
+async function printRoom(
+  job: Job,
+  { in: wanted, output, paper }: { readonly in: string | undefined; readonly output: string; readonly paper: string },
+): Promise<ExitCode> {
+  const room = wanted === undefined ? job.rooms[0] : job.rooms.find(({ id }) => id === wanted);
+  if (!room)
+    throw new UnusableInput(`--in: expected one of the rooms ${job.rooms.map(({ id }) => id).join(", ") || "(this job has none)"}.`);
+  if (!isPaper(paper)) throw new UnusableInput(`--paper: expected one of ${Object.keys(PAPERS).join(", ")}.`);
+  const date = new Date().toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" });
+  const print: RoomPrint = { job, answer: roomAnswer(job, room), units: "metric", firm: "", date, paper };
+  await writePrint(
+    output,
+    `${job.name}: ${room.name}`,
+    () => roomPages(print),
+    () => roomPlanSvg(print),
+  );
+  return 0;
+}
+
+function roomLines(job: Job, room: Room): readonly string[] {
   const answer = roomAnswer(job, room);
   const { space } = answer.scene;
   return [

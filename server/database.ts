@@ -110,4 +110,6 @@ async function prepareConnection(sequelize: Sequelize, transaction?: Transaction
   const options = transaction ? { transaction } : {};
   await sequelize.query("PRAGMA busy_timeout = 5000", options);
   await sequelize.query("PRAGMA foreign_keys = ON", options);
+  // What is replaced or deleted is overwritten, so that an erased customer is in no page that was given free. Source: sqlite.org/pragma.html#pragma_secure_delete.
+  await sequelize.query("PRAGMA secure_delete = ON", options);
 }

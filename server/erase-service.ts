@@ -53,8 +53,6 @@ export const customersKept = (db: Database): Promise<readonly CustomerKept[]> =>
 
 async function eraseAll(db: Database, where: WhereOptions<JobRow>): Promise<readonly ErasedJob[]> {
   const gone = await db.transact(async (transaction) => {
-    // What is deleted is overwritten too, not only dropped. Source: sqlite.org/pragma.html#pragma_secure_delete.
-    await db.sequelize.query("PRAGMA secure_delete = ON", { transaction });
     const rows = await db.models.jobs.findAll({ where, attributes: ["id", "name", "customer"], transaction });
     const erased: { readonly job: ErasedJob; readonly files: readonly string[] }[] = [];
     for (const { id, name, customer } of rows) erased.push(await eraseOne(db, { id, name, customer }, transaction));
@@ -64,8 +62,11 @@ async function eraseAll(db: Database, where: WhereOptions<JobRow>): Promise<read
     db,
     gone.flatMap(({ files }) => files),
   );
+  if (gone.length === 0) return [];
+  // Pages that an older program gave free without overwriting them go too; while somebody reads, or without room for a copy, they wait for the next time.
+  await db.sequelize.query("VACUUM").catch(() => undefined);
   // The log of the database holds pages as they were until it is moved into the file.
-  if (gone.length > 0) await db.sequelize.query("PRAGMA wal_checkpoint(TRUNCATE)");
+  await db.sequelize.query("PRAGMA wal_checkpoint(TRUNCATE)");
   return gone.map(({ job }) => job);
 }
 

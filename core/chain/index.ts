@@ -23,3 +23,4 @@ export { arrivalsOnly, solve, solveAgain, type Solved, type SolvedUnit } from ".
 export type { Stream } from "./stream";
 export type { Volume } from "./volume";
 export { whileItPlays, type Meanwhile } from "./while-it-plays";
+export { soundDelays, type InputDelay, type SoundDelays } from "./sound-delay";

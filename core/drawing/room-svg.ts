@@ -35,15 +35,16 @@ export interface RoomPrint {
 }
 
 const round = (value: number): string => value.toFixed(2);
+// The embedded font has no sign for the ohm.
 const text = (x: number, y: number, words: string, size = 3.6, more = ""): string =>
-  `<text x="${round(x)}" y="${round(y)}" font-family="${SANS}" font-size="${size}"${more}>${escapeXml(words)}</text>`;
+  `<text x="${round(x)}" y="${round(y)}" font-family="${SANS}" font-size="${size}"${more}>${escapeXml(words.replaceAll("Ω", "ohm"))}</text>`;
 
 /** The plan of a room on one page and its sheets on as many as they need, black on white, in millimetres. */
 export function roomPages(print: RoomPrint): readonly PrintedPage[] {
   const [widthMm, heightMm] = PAPERS[print.paper];
   const lines = sheetLines(print);
   const perPage = Math.floor((heightMm - 2 * EDGE - 20) / LINE_MM);
-  const sheets = Array.from({ length: Math.ceil(lines.length / perPage) }, (_, page) => lines.slice(page * perPage, (page + 1) * perPage));
+  const sheets = pagesOf(lines, perPage);
   const pages = [
     planOf(print, widthMm, heightMm),
     ...sheets.map((rows) =>
@@ -68,13 +69,27 @@ export function roomPages(print: RoomPrint): readonly PrintedPage[] {
   }));
 }
 
+/** Lines in pages; a heading goes to the page of what it heads. */
+function pagesOf(lines: readonly SheetText[], perPage: number): readonly (readonly SheetText[])[] {
+  const pages: SheetText[][] = [];
+  let rest = [...lines];
+  while (rest.length) {
+    const isHeadLast = rest.length > perPage && rest[perPage - 1]?.isHead === true;
+    const count = isHeadLast ? perPage - 1 : perPage;
+    pages.push(rest.slice(0, count));
+    rest = rest.slice(count);
+  }
+  return pages;
+}
+
 /** The plan alone, as a drawing of its own. */
 export const roomPlanSvg = (print: RoomPrint): string => roomPages(print)[0]?.svg ?? "";
 
 function planOf(print: RoomPrint, widthMm: number, heightMm: number): string {
   const { space, units } = print.answer.scene;
   const top = EDGE + 10;
-  const high = heightMm - 2 * EDGE - 66;
+  const list = units.flatMap((one, index) => (one.placement ? [placeLine(print, one, index + 1)] : []));
+  const high = heightMm - 2 * EDGE - 24 - Math.min(list.length, 24) * 5;
   const scale = planScale(space, widthMm - 2 * EDGE, high, 12);
   const inner = [
     ...(space.outline ? [`<polygon points="${outlinePoints(space.outline, scale)}" fill="none" stroke="#000" stroke-width="0.8"/>`] : []),
@@ -97,13 +112,9 @@ function planOf(print: RoomPrint, widthMm: number, heightMm: number): string {
     ...units.flatMap((one, index) => (one.placement ? [unitSvg(print.answer, one, index + 1, scale)] : [])),
     ...scaleBar(space, scale, print.units),
   ].join("");
-  const list = units.flatMap((one, index) => (one.placement ? [placeLine(print, one, index + 1)] : []));
-  const column = Math.ceil(list.length / 2);
   return [
     `<g transform="translate(${EDGE} ${top})">${inner}</g>`,
-    ...list.map((words, index) =>
-      text(EDGE + (index >= column ? (widthMm - 2 * EDGE) / 2 : 0), top + high + 8 + (index % column) * 5, words, 3.2),
-    ),
+    ...list.map((words, index) => text(EDGE, top + high + 8 + index * 5, words, 3.2)),
   ].join("");
 }
 

@@ -16,7 +16,8 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
   const end = pick(ends, b);
   const setting = device && pick(device.settings, b);
   const shelf = fromShelfOrThrow(pick(SHELF, b)?.archetype ?? "projector", { id: `new-${c % 5}`, name: `New ${c}` });
-  switch (kind % 17) {
+  const room = pick(job.rooms, b)?.id ?? "none";
+  switch (kind % 21) {
     case 0:
       return {
         kind: "edit-job",
@@ -93,6 +94,41 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
             at: null,
             attachment: { id: PHOTO, name: `back ${c}.jpg`, type: "image/jpeg", bytes: 1 + c, device: device?.id ?? null },
           };
+    case 17:
+      return {
+        kind: "measure-room",
+        room,
+        fields:
+          a % 2
+            ? { temperatureC: c % 40, targetDb: 60 + (b % 20) }
+            : { seats: [{ id: "seat", name: `Seat ${c}`, at: { x: c % 9, y: 1 }, earM: 1 }] },
+      };
+    case 18: {
+      const unit = `unit-${c % 3}`;
+      const to = {
+        device: device?.id ?? "none",
+        unit,
+        at: { x: a % 9, y: b % 9 },
+        heightM: 1,
+        facingDeg: null,
+        mount: "stand",
+        wireM: null,
+        inWall: false,
+      } as const;
+      return { kind: "place-unit", room, device: to.device, unit: b % 7 ? unit : "other", to: a % 3 ? to : null, at: a % 2 ? null : 0 };
+    }
+    case 19: {
+      const about = {
+        device: device?.id ?? "none",
+        unit: `unit-${c % 3}`,
+        channel: null,
+        seat: "seat",
+        of: a % 2 ? "distance" : "level",
+      } as const;
+      return { kind: "note-reading", room, about, reading: b % 3 ? { ...about, value: b % 99, by: "tape" } : null, at: c % 2 ? null : 0 };
+    }
+    case 20:
+      return { kind: "forget-space", room, space: null };
     case 16:
       return { kind: "detach", attachment: PHOTO };
     default:

@@ -8,6 +8,7 @@ export { type Move, type Placing, type SecondBest } from "./judge-placing";
 export { axialModes, bassCurves, cuboidOf, STATED_RT60_S, type AxialMode, type BassCurve } from "./modes";
 export { STUDS_MM, type AnchorClass, type Mounting } from "./mounting";
 export { type ChargePlan, type PairingStep, type ReachFault } from "./pairing";
+export { gridFor } from "./spots";
 export { proposePlaces, type Proposal } from "./propose";
 export { roomAnswer, type RoomAnswer, type SystemAnswer } from "./room-answer";
 export type { RoomTrouble } from "./room-troubles";

@@ -1,6 +1,6 @@
 import { isHeight, mirrorOf, sideOf, type Channel, type SpeakerWindow } from "@/core/facts";
 import type { Space, Spot } from "@/core/job";
-import { isInside, nearestWall, type Wall } from "./walls";
+import { isInside, nearestOn, wallsOf, type Wall } from "./walls";
 import { mainSeat } from "./units-in-room";
 import { seenFrom, type Speaker } from "./speakers";
 import type { Point } from "./vector";
@@ -97,32 +97,43 @@ function moveInto(space: Space, { at, placement }: Speaker, window: SpeakerWindo
       offAzimuth(window, azimuthDeg) === 0 && offElevation(window, elevationDeg) === 0 && (!space.outline || isInside(space.outline, point))
     );
   };
-  const near = nearestWall(space, placement.at);
-  const isAtWall = near !== null && near.distanceM <= 0.6;
-  const ways: readonly { readonly way: Move["way"]; readonly by: Point }[] = [
-    ...(isAtWall ? alongWall(near.wall) : FLOOR_WAYS),
-    { way: "up", by: { x: 0, y: 0, z: 1 } },
-    { way: "down", by: { x: 0, y: 0, z: -1 } },
-  ];
-  for (let step = 1; step <= MOST_MOVE_M / STEP_M; step += 1) {
-    const metres = step * STEP_M;
-    const found = ways.find(
-      ({ by }) => fits({ x: at.x + by.x * metres, y: at.y + by.y * metres, z: at.z + by.z * metres }) && at.z + by.z * metres >= 0,
-    );
-    if (found) return { metres: Number(metres.toFixed(2)), way: found.way, alongWall: isAtWall && found.by.z === 0 };
-  }
-  return null;
+  const walls = wallsOf(space.outline ?? []).filter((wall) => nearestOn(wall, placement.at).distanceM <= AT_A_WALL_M);
+  const shortest = (ways: readonly Way[], alongWall: boolean): Move | null => {
+    for (let step = 1; step <= MOST_MOVE_M / STEP_M; step += 1) {
+      const metres = step * STEP_M;
+      const found = ways.find(({ by }) => {
+        const to = { x: at.x + by.x * metres, y: at.y + by.y * metres, z: at.z + by.z * metres };
+        return to.z >= 0 && fits(to);
+      });
+      if (found) return { metres: Number(metres.toFixed(2)), way: found.way, alongWall: alongWall && found.by.z === 0 };
+    }
+    return null;
+  };
+  return (walls.length ? shortest([...walls.flatMap(alongWalls), ...UPRIGHT], true) : null) ?? shortest([...FLOOR_WAYS, ...UPRIGHT], false);
 }
 
-const FLOOR_WAYS = [
+/** A speaker this close to a wall is taken to stand at it. */
+const AT_A_WALL_M = 0.6;
+
+interface Way {
+  readonly way: Move["way"];
+  readonly by: Point;
+}
+
+const UPRIGHT: readonly Way[] = [
+  { way: "up", by: { x: 0, y: 0, z: 1 } },
+  { way: "down", by: { x: 0, y: 0, z: -1 } },
+];
+
+const FLOOR_WAYS: readonly Way[] = [
   { way: "left", by: { x: -1, y: 0, z: 0 } },
   { way: "right", by: { x: 1, y: 0, z: 0 } },
   { way: "forward", by: { x: 0, y: -1, z: 0 } },
   { way: "back", by: { x: 0, y: 1, z: 0 } },
-] as const;
+];
 
 /** Both ways along a wall, named by the direction of the room they go most. */
-function alongWall({ from, to, lengthM }: Wall): readonly { readonly way: Move["way"]; readonly by: Point }[] {
+function alongWalls({ from, to, lengthM }: Wall): readonly Way[] {
   const along: Spot = { x: (to.x - from.x) / lengthM, y: (to.y - from.y) / lengthM };
   const named = (x: number, y: number): Move["way"] =>
     Math.abs(x) >= Math.abs(y) ? (x > 0 ? "right" : "left") : y > 0 ? "back" : "forward";

@@ -2,13 +2,21 @@ import { isHeight } from "@/core/facts";
 import type { Obstacle, Placement, Space, Spot } from "@/core/job";
 import { ceilingPlane, heightAbove } from "./ceiling-plane";
 import { mainSeat, type RoomUnit } from "./units-in-room";
-import { inward, isInside, wallsOf } from "./walls";
+import { areaOf, inward, isInside, wallsOf } from "./walls";
 import { spotDistance } from "./vector";
 
 /** Feet of leads and free air behind a unit. */
 const FROM_WALL_M = 0.12;
 /** An outlet serves a unit this far away. */
 const OUTLET_REACH_M = 2;
+
+const FINE_M = 0.1;
+/** So many spots along the side of a room are tried; in a hall they are further apart. */
+const MOST_ALONG = 70;
+
+/** How far apart the spots of a room are that are tried, in whole centimetres. */
+export const gridFor = ({ outline }: Pick<Space, "outline">): number =>
+  outline ? Math.max(FINE_M, Math.ceil((Math.sqrt(areaOf(outline)) / MOST_ALONG) * 100) / 100) : FINE_M;
 
 /** Every place on the grid that a unit could have: along the walls, on the floor, at the ceiling; nothing forbidden. */
 export const placesFor = (space: Space, one: RoomUnit, gridM: number): readonly Placement[] =>

@@ -176,6 +176,18 @@ describe("an edit by its name", () => {
     [{ kind: "set-setting", device: "television", setting: "earc", state: "found", value: null }, "eARC at Television: cleared (found)"],
     [{ kind: "edit-brief", fields: { remotes: 1 } }, "changed the brief"],
     [{ kind: "set-rooms", rooms: [] }, "changed the rooms"],
+    [{ kind: "measure-room", room: "loft", fields: { temperatureC: 20 } }, "measured Loft"],
+    [{ kind: "place-unit", room: "loft", device: "bar", unit: "subwoofer", to: null, at: null }, "took away subwoofer"],
+    [
+      {
+        kind: "note-reading",
+        room: "loft",
+        about: { device: "bar", unit: "bar", channel: null, seat: "sofa", of: "distance" },
+        reading: null,
+        at: null,
+      },
+      "cleared the distance of bar",
+    ],
     [{ kind: "edit-port", device: "bar", port: "hdmi-in", fields: { maxGbps: 18 } }, "corrected Bar “HDMI IN”"],
     [{ kind: "set-speakers", device: "bar", bed: "5.1", heights: 2 }, "speakers of Bar: 5.1.2"],
     [{ kind: "unplug", cable: "bar-tv" }, "unplugged the cable Bar to Television"],

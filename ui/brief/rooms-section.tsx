@@ -19,7 +19,10 @@ export function RoomsSection() {
     const id = freeId("room-1", new Set(job.rooms.map((room) => room.id)));
     edit({
       kind: "set-rooms",
-      rooms: [...job.rooms, { id, name: job.rooms.length ? briefWords.place(job.rooms.length + 1) : briefWords.livingRoom, seats: 0, space: null }],
+      rooms: [
+        ...job.rooms,
+        { id, name: job.rooms.length ? briefWords.place(job.rooms.length + 1) : briefWords.livingRoom, seats: 0, space: null },
+      ],
     });
   };
   return (

@@ -1,6 +1,7 @@
 "use client";
 
 import { Button, Checkbox, InputNumber } from "antd";
+import dynamic from "next/dynamic";
 import { BED_IDS } from "@/core/facts";
 import { CONTENT_CATALOGUE, differencesFromArchetype, findArchetype, type Device, type Source } from "@/core/device";
 import { chosenSoundSystem, removeWithCables } from "@/core/job";
@@ -14,9 +15,12 @@ import { PhotosTab } from "./photos-tab";
 import { SettingsTable } from "./settings-table";
 import { gearWords } from "@/ui/words";
 
+const UnitsTab = dynamic(() => import("./units-tab").then((module) => module.UnitsTab), { ssr: false });
+
 const SHOWN = [
   { key: "settings", name: gearWords.settings },
   { key: "facts", name: gearWords.whatItCan },
+  { key: "units", name: gearWords.units },
   { key: "edid", name: gearWords.edid },
   { key: "photos", name: gearWords.photos },
 ] as const;
@@ -28,7 +32,10 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
   const [wanted, show] = useChosen("show");
   const chosen: Shown = SHOWN.find(({ key }) => key === wanted)?.key ?? "settings";
   const photos = useJob((state) => state.job.attachments).filter((row) => row.device === device.id).length;
-  const tabs = SHOWN.map((tab) => (tab.key === "photos" && photos ? { ...tab, name: gearWords.photosCounted(photos) } : tab));
+  const isSystem = device.role === "sound" && device.speakers !== null;
+  const tabs = SHOWN.filter(({ key }) => key !== "units" || isSystem).map((tab) =>
+    tab.key === "photos" && photos ? { ...tab, name: gearWords.photosCounted(photos) } : tab,
+  );
   return (
     <div className={styles.story}>
       <KeptText
@@ -45,6 +52,7 @@ export function DeviceStory({ device, onReplace }: { device: Device; onReplace: 
       <Tabs label={gearWords.about(device.name)} tabs={tabs} chosen={chosen} onChoose={show}>
         {chosen === "settings" ? <SettingsTab device={device} /> : null}
         {chosen === "facts" ? <FactsTab device={device} /> : null}
+        {chosen === "units" && isSystem ? <UnitsTab device={device} /> : null}
         {chosen === "edid" ? <EdidPanel device={device} onEdit={edit} /> : null}
         {chosen === "photos" ? <PhotosTab device={device} /> : null}
       </Tabs>

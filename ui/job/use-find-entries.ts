@@ -1,6 +1,7 @@
 "use client";
 
 import { useRouter } from "next/navigation";
+import { unitsOf } from "@/core/device";
 import { cableShortName, deviceName, rowWords, upperFirst, verdictWords } from "@/core/text";
 import type { FindEntry } from "@/ui/frame";
 import { useThemeChoice } from "@/ui/theme";
@@ -29,6 +30,14 @@ export function useFindEntries(openSheet: () => void): () => readonly FindEntry[
         detail: jobWords.device,
         run: goTo(`gear?device=${device.id}`),
       })),
+      ...job.devices.flatMap((device) =>
+        unitsOf(device).map((unit): FindEntry => ({
+          key: `unit ${device.id} ${unit.id}`,
+          name: `${upperFirst(unit.name)}, ${device.name}`,
+          detail: jobWords.unit,
+          run: goTo(`room?chosen=${encodeURIComponent(`unit ${device.id} ${unit.id}`)}`),
+        })),
+      ),
       ...board.map((row): FindEntry => ({
         key: `row ${row.id}`,
         name: `${deviceName(job, row.player)}, ${rowWords(row)}`,

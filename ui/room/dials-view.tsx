@@ -9,6 +9,7 @@ import type { Job } from "@/core/job";
 import { Choice } from "@/ui/kit";
 import { roomWords } from "@/ui/words";
 import { MeasureTable } from "./measure-table";
+import { SoundDelayList } from "./sound-delay-list";
 import styles from "./sheets.module.css";
 
 interface DialsViewProps {
@@ -41,7 +42,11 @@ export function DialsView({ job, answer, onEdit }: DialsViewProps) {
         <section key={system.device} aria-label={deviceName(job, system.device)}>
           <h3>{deviceName(job, system.device)}</h3>
           <MeasureTable answer={answer} system={system} seat={seat} onEdit={onEdit} />
-          {seat === space.seats[0] ? <SheetOf answer={answer} system={system} /> : <SeatEffectOf system={system} seat={seat} />}
+          {seat === space.seats[0] ? (
+            <SheetOf answer={answer} system={system} onEdit={onEdit} />
+          ) : (
+            <SeatEffectOf system={system} seat={seat} />
+          )}
         </section>
       ))}
     </div>
@@ -49,7 +54,8 @@ export function DialsView({ job, answer, onEdit }: DialsViewProps) {
 }
 
 /** The sheet that goes to the device's own menu, and the steps to clearer speech. */
-function SheetOf({ answer, system }: { answer: RoomAnswer; system: SystemAnswer }) {
+function SheetOf({ answer, system, onEdit }: { answer: RoomAnswer; system: SystemAnswer; onEdit: (command: Command) => void }) {
+  const device = answer.scene.units.find((one) => one.device.id === system.device)?.device;
   return (
     <div className={styles.sheets}>
       <section aria-label={roomWords.diallingSheet}>
@@ -76,6 +82,7 @@ function SheetOf({ answer, system }: { answer: RoomAnswer; system: SystemAnswer 
           </p>
         ) : null}
       </section>
+      {device ? <SoundDelayList device={device} onEdit={onEdit} /> : null}
       {system.speech.length ? (
         <section aria-label={roomWords.clearSpeech}>
           <h4>{roomWords.clearSpeech}</h4>

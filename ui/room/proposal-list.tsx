@@ -14,12 +14,13 @@ import type { Proposing } from "./use-proposals";
 interface ProposalListProps {
   readonly working: Proposing;
   readonly room: string;
+  readonly gridM: number;
   readonly onEdit: (command: Command) => void;
   readonly onLeave: () => void;
 }
 
 /** The places that are proposed, each with its reason, and the way to use them. */
-export function ProposalList({ working, room, onEdit, onLeave }: ProposalListProps) {
+export function ProposalList({ working, room, gridM, onEdit, onLeave }: ProposalListProps) {
   const { units } = usePreferences();
   const proposals = working.work.state === "done" ? working.work.answer : null;
   return (
@@ -29,7 +30,7 @@ export function ProposalList({ working, room, onEdit, onLeave }: ProposalListPro
       {working.work.state === "done" && !proposals ? <p>{roomWords.needsWallsAndSeat}</p> : null}
       {proposals ? (
         <>
-          <p className={styles.quiet}>{roomWords.howProposed}</p>
+          <p className={styles.quiet}>{roomWords.howProposed(formatLength(gridM, units))}</p>
           <ul className={styles.channels}>
             {proposals.map((proposal) => (
               <li key={`${proposal.one.device.id} ${proposal.one.unit.id}`}>

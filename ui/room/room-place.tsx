@@ -4,7 +4,7 @@ import { Button } from "antd";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { Command } from "@/core/job";
-import { spotOf, thingKey, thingOf } from "@/core/room";
+import { gridFor, spotOf, thingKey, thingOf } from "@/core/room";
 import { EffectLine, Sheet, useJob } from "@/ui/job";
 import { Switcher, useChosen } from "@/ui/kit";
 import { roomWords } from "@/ui/words";
@@ -57,7 +57,7 @@ export function RoomPlace() {
       marginLabel={roomWords.chosenThing}
       margin={
         shown !== "plan" ? null : asked ? (
-          <ProposalList working={proposing} room={room.id} onEdit={hand.edit} onLeave={() => setAsked(false)} />
+          <ProposalList working={proposing} room={room.id} gridM={gridFor(room.space)} onEdit={hand.edit} onLeave={() => setAsked(false)} />
         ) : chosen ? (
           <>
             <Button size="small" type="text" onClick={() => setKey(null)}>

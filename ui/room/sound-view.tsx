@@ -2,10 +2,11 @@
 
 import dynamic from "next/dynamic";
 import { useMemo } from "react";
-import type { Command, Job } from "@/core/job";
+import { chosenSoundSystem, type Command, type Job } from "@/core/job";
 import { axialModes, bassCurves, cuboidOf, earsOf, STATED_RT60_S, type RoomAnswer } from "@/core/room";
 import { roomWords } from "@/ui/words";
 import { MeasurePanel } from "./measure-panel";
+import { TestTone } from "./test-tone";
 import styles from "./sheets.module.css";
 
 const BassChart = dynamic(() => import("./bass-chart").then((module) => module.BassChart), { ssr: false });
@@ -19,6 +20,7 @@ export function SoundView({ job, answer, onEdit }: { job: Job; answer: RoomAnswe
     <div className={styles.sheets}>
       <MeasurePanel job={job} answer={answer} onEdit={onEdit} />
       <Bass answer={answer} />
+      <TestTone layout={chosenSoundSystem(job)?.speakers?.bed ?? "2.0"} />
     </div>
   );
 }
@@ -53,7 +55,7 @@ function Bass({ answer }: { answer: RoomAnswer }) {
           {roomWords.standingWaves}{" "}
           {axialModes(room, BELOW_HZ, space.temperatureC)
             .slice(0, MOST_MODES)
-            .map(({ along, order, hertz }) => roomWords.mode[along](order, hertz.toFixed(1)))
+            .map(({ along, order, hertz }) => roomWords.mode(hertz.toFixed(1), roomWords.along[along], order))
             .join(", ")}
         </p>
       ) : null}

@@ -7,9 +7,6 @@ import type { Proposal } from "@/core/room";
 import { useWorker, type Working } from "@/ui/kit";
 import type { RoomWorker } from "@/workers/room-worker";
 
-/** How far apart the spots are that are tried. */
-const GRID_M = 0.1;
-
 interface Question {
   readonly job: Job;
   readonly room: string;
@@ -17,7 +14,7 @@ interface Question {
 
 const PROPOSALS = {
   start: () => new Worker(new URL("../../workers/room-worker.ts", import.meta.url), { type: "module" }),
-  ask: async (api: Remote<RoomWorker>, { job, room }: Question) => api.propose(job, room, GRID_M),
+  ask: async (api: Remote<RoomWorker>, { job, room }: Question) => api.propose(job, room),
 };
 
 export type Proposing = Working<readonly Proposal[] | null>;

@@ -70,6 +70,7 @@ export const jobWords = {
   thisSheet: "this sheet",
   keys: "Keys",
   place: (what: string) => `place, ${what}`,
+  unit: "speaker unit: to the room",
   device: "device",
   row: (what: string) => `row, ${what}`,
   cable: "cable",
