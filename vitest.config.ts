@@ -6,6 +6,7 @@ export default defineConfig({
   test: {
     include: [
       "core/**/*.test.ts",
+      "print/**/*.test.ts",
       "server/**/*.test.ts",
       "cli/**/*.test.ts",
       "ui/**/*.test.ts",

@@ -29,6 +29,8 @@ export const DEMO_STOCK: readonly StockFields[] = [
   cable("hybrid-optical-hdmi", 15, 1, 1, 95),
   cable("optical", 2, 4, 3, 9),
   cable("coaxial", 2, 2, 1, 8),
+  { what: { kind: "wire", mm2: 1.5, lengthM: 25 }, count: 1, minimum: 1, price: 30 },
+  { what: { kind: "wire", mm2: 2.5, lengthM: 50 }, count: 1, minimum: 1, price: 85 },
   box("earc-extractor-mixed", 1, 1, 120),
   box("arc-adapter", 1, 1, 65),
   box("edid-emulator", 2, 1, 30),

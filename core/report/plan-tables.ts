@@ -1,6 +1,7 @@
 import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { delaysOf, scheduleOf, settingsSheetOf, shoppingOf, soldLength, type WiringPlan } from "@/core/plan";
+import { sceneOf, wireRuns } from "@/core/room";
 import { deviceName, roomName, shoppingWords, socketName } from "@/core/text";
 
 type Cell = string | number;
@@ -41,6 +42,23 @@ export function planLists(job: Job, plan: WiringPlan): readonly PlanList[] {
         run && work === "new"
           ? [[`${roomName(job, run[0])} to ${roomName(job, run[1])}`, cableClassFact(cable.class).name, cable.lengthM] as const]
           : [],
+      ),
+    },
+    {
+      heading: "Speaker wire",
+      columns: ["room", "to", "m", "mm²", "AWG", "inside a wall"],
+      rows: plan.job.rooms.flatMap((room) =>
+        wireRuns(sceneOf(plan.job, room)).map(
+          ({ one, lengthM, mm2, awg, inWall }) =>
+            [
+              room.name,
+              one.unit.name,
+              Number(lengthM.toFixed(1)),
+              mm2 ?? "none thick enough",
+              awg ?? "none thick enough",
+              inWall ? "yes" : "no",
+            ] as const,
+        ),
       ),
     },
     {

@@ -20,7 +20,8 @@ export { layoutOf, mainSeat, roomOfDevice, sceneOf, type RoomScene, type RoomUni
 export { CEILING_M, type Spoiler, type UpFiring } from "./up-firing";
 export { distanceBetween, facingOf, type Point } from "./vector";
 export { boundsOf, isInside, nearestWall, rectangle, rectangleSize, wallsOf } from "./walls";
-export { wireOhm, type Load, type WireRun } from "./wire";
+export { wireOhm, wireRuns, wireTotals, type Load, type WireRun } from "./wire";
+export { bassSpots, type BassSpot } from "./bass-spots";
 export {
   beginRoom,
   hasUnits,

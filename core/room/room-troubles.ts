@@ -1,6 +1,16 @@
 import type { RoomScene } from "./units-in-room";
 import { ceilingPlane, heightAbove } from "./ceiling-plane";
-import { crossesItself, isInside } from "./walls";
+import type { SpeakerUnit } from "@/core/device";
+import type { Placement, Space } from "@/core/job";
+import { crossesItself, isInside, nearestWall } from "./walls";
+
+/** Air that a bass port wants behind it. Source: makers' manuals, a hand's breadth. */
+const PORT_M = 0.1;
+
+function isPortBlocked(space: Space, { keepFree, size, holes }: SpeakerUnit, { at, mount }: Placement): boolean {
+  const near = keepFree.includes("back") && holes.length === 0 && mount !== "wall" ? nearestWall(space, at) : null;
+  return near !== null && near.distanceM < (size?.depthMm ?? 0) / 2000 + PORT_M - 0.005;
+}
 
 /** A measurement that cannot be right, or that contradicts another. */
 export type RoomTrouble =
@@ -9,6 +19,8 @@ export type RoomTrouble =
   | { readonly code: "unit-outside"; readonly device: string; readonly unit: string }
   | { readonly code: "screen-outside" }
   | { readonly code: "unit-above-ceiling"; readonly device: string; readonly unit: string; readonly ceilingM: number }
+  /** The side that must stay free is against a wall: a bass port, a driver on its back. */
+  | { readonly code: "port-near-wall"; readonly device: string; readonly unit: string }
   | { readonly code: "seat-above-ceiling"; readonly seat: string };
 
 /** What does not fit together in a room as it was measured. */
@@ -28,6 +40,7 @@ export function roomTroubles({ space, units }: RoomScene): readonly RoomTrouble[
       const ceilingM = plane ? heightAbove(plane, placement.at) : Infinity;
       return [
         ...(outside(placement.at) ? [{ code: "unit-outside", device: device.id, unit: unit.id } as const] : []),
+        ...(isPortBlocked(space, unit, placement) ? [{ code: "port-near-wall", device: device.id, unit: unit.id } as const] : []),
         ...(placement.heightM > ceilingM ? [{ code: "unit-above-ceiling", device: device.id, unit: unit.id, ceilingM } as const] : []),
       ];
     }),

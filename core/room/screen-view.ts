@@ -28,7 +28,10 @@ export function screenView(space: Space): ScreenView | null {
   };
 }
 
-/** The units that stand before the picture, and by how much their top is above its lower edge. */
+/** A screen's infrared eye sits in its lower edge; a unit whose top comes closer than this may hide it. */
+const EYE_M = 0.04;
+
+/** The units that stand before the picture or its infrared eye, and by how much their top is above its lower edge; negative: below it. */
 export function coversScreen({ screen }: Space, units: readonly RoomUnit[]): readonly { readonly one: RoomUnit; readonly byM: number }[] {
   if (!screen) return [];
   return units.flatMap((one) => {
@@ -40,6 +43,6 @@ export function coversScreen({ screen }: Space, units: readonly RoomUnit[]): rea
       Math.abs(placement.at.x - screen.at.x) < (screen.widthM + unit.size.widthMm / 1000) / 2;
     const byM = placement.heightM + unit.size.heightMm / 2000 - screen.lowerEdgeM;
     const isBelowTop = placement.heightM - unit.size.heightMm / 2000 < screen.lowerEdgeM + screen.heightM;
-    return isBefore && byM > 0 && isBelowTop ? [{ one, byM }] : [];
+    return isBefore && byM > -EYE_M && isBelowTop ? [{ one, byM }] : [];
   });
 }

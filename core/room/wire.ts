@@ -78,3 +78,29 @@ export function loadsOf(scene: RoomScene): readonly Load[] {
     });
   });
 }
+
+/** How much wire of one size a room takes, and how much the van has of it or thicker. */
+export interface WireTotal {
+  readonly mm2: number;
+  readonly needM: number;
+  readonly haveM: number;
+}
+
+/**
+ * The wire of a room by size, thickest first, against reels of the van. Thicker wire serves as well, so what one size leaves counts for the next.
+ * @param reels metres at hand of each size
+ */
+export function wireTotals(
+  runs: readonly WireRun[],
+  reels: readonly { readonly mm2: number; readonly metres: number }[],
+): readonly WireTotal[] {
+  let left = 0;
+  return WIRE_MM2.toReversed().flatMap((mm2): WireTotal[] => {
+    left += reels.filter((reel) => reel.mm2 === mm2).reduce((sum, { metres }) => sum + metres, 0);
+    const needM = runs.filter((run) => run.mm2 === mm2).reduce((sum, { lengthM }) => sum + lengthM, 0);
+    if (needM === 0) return [];
+    const haveM = left;
+    left = Math.max(0, left - needM);
+    return [{ mm2, needM, haveM }];
+  });
+}

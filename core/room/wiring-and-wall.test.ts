@@ -4,7 +4,8 @@ import { axialModes, bassCurves, cuboidOf } from "./modes";
 import { roomAnswer } from "./room-answer";
 import { templateOf } from "./template";
 import { jobWith, loose, placed, roomOf, sceneWith } from "./under-test";
-import { wireOhm } from "./wire";
+import { wireOhm, wireRuns, wireTotals } from "./wire";
+import { bassSpots } from "./bass-spots";
 
 const answerOf = (system: string, space: object, change: object = {}) => {
   const job = jobWith(system, { ...space }, { ...change });
@@ -48,6 +49,20 @@ describe("speaker wire", () => {
     ).wire;
     expect(run).toMatchObject({ mm2: null, awg: null });
   });
+});
+
+test("the van's wire is weighed size by size; what thicker wire leaves serves the thinner", () => {
+  const runs = wireRuns(
+    sceneWith(
+      "receiver-51",
+      { placements: [placed("ls", 1, 1, 1, { wireM: 20 }), placed("l", 1, 1, 1, { wireM: 9 })] },
+      { units: [amplifier, passive("ls", "Ls", 8), passive("l", "L", 8)] },
+    ),
+  );
+  expect(wireTotals(runs, [{ mm2: 2.5, metres: 25 }])).toEqual([
+    { mm2: 2.5, needM: 20, haveM: 25 },
+    { mm2: 1, needM: 9, haveM: 5 },
+  ]);
 });
 
 describe("loads", () => {
@@ -107,6 +122,13 @@ describe("leads and links", () => {
   });
 });
 
+test("a subwoofer with its port to the wall is told to move off it", () => {
+  const codes = (y: number) =>
+    answerOf("bar-one-input", { placements: [placed("subwoofer", 2, y, 0.2, { mount: "floor" })] }).troubles.map(({ code }) => code);
+  expect(codes(0.16)).toEqual(["port-near-wall"]);
+  expect(codes(0.3)).toEqual([]);
+});
+
 describe("the screen", () => {
   const screen = { at: { x: 2, y: 0 }, widthM: 1.6, heightM: 0.9, lowerEdgeM: 0.8 };
 
@@ -119,6 +141,8 @@ describe("the screen", () => {
   test("is covered by a bar whose top is above its lower edge", () => {
     const covers = (heightM: number) => answerOf("bar-one-input", { screen, placements: [placed("bar", 2, 0.1, heightM)] }).covers;
     expect(covers(0.7)).toEqual([]);
+    // Two centimetres under the picture: it may hide the infrared eye.
+    expect(covers(0.75)[0]?.byM).toBeCloseTo(-0.0175, 6);
     expect(covers(0.8)[0]?.byM).toBeCloseTo(0.0325, 6);
   });
 });
@@ -160,6 +184,16 @@ describe("standing waves", () => {
       { x: 2, y: 3.1, z: 1.1 },
     ];
     expect(bassCurves(room, a, [b], 20)[0]?.db).toEqual(bassCurves(room, b, [a], 20)[0]?.db.map((level) => expect.closeTo(level, 6)));
+  });
+
+  test("the places told for the subwoofer are the most even of all that are tried, and no more uneven than a corner", () => {
+    const scene = sceneWith("bar-one-input", {});
+    const spots = bassSpots(scene, 3);
+    expect(spots).toHaveLength(3);
+    expect(spots.map(({ spreadDb }) => spreadDb)).toEqual(spots.map(({ spreadDb }) => spreadDb).toSorted((a, b) => a - b));
+    const all = bassSpots(scene, 999).map(({ spreadDb }) => spreadDb);
+    expect(spots[0]?.spreadDb).toBe(Math.min(...all));
+    expect(bassSpots(sceneWith("bar-one-input", { seats: [] }), 3)).toEqual([]);
   });
 
   test("are not guessed for a room that is no box", () => {

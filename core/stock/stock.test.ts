@@ -75,3 +75,9 @@ test("a line of the van is named with its length in the firm's units, and nonsen
   expect(StockFields.safeParse({ what: { kind: "cable", class: "rope", lengthM: 2 }, count: 1 }).success).toBe(false);
   expect(StockFields.safeParse({ what: { kind: "spare", name: " " }, count: 1 }).success).toBe(false);
 });
+
+test("a reel of speaker wire is a part of the van by its size and length", () => {
+  expect(stockName({ kind: "wire", mm2: 2.5, lengthM: 50 })).toBe("speaker wire 2.5\u2009mm², 50\u2009m");
+  expect(StockFields.safeParse({ what: { kind: "wire", mm2: 2.5, lengthM: 50 }, count: 1 }).success).toBe(true);
+  expect(StockFields.safeParse({ what: { kind: "wire", mm2: 3, lengthM: 50 }, count: 1 }).success).toBe(false);
+});

@@ -1,14 +1,20 @@
 import { z } from "zod";
-import { CABLE_CLASS_IDS } from "@/core/facts";
+import { CABLE_CLASS_IDS, WIRE_MM2 } from "@/core/facts";
 import type { Job } from "@/core/job";
 
 const CableInVan = z.strictObject({ kind: z.literal("cable"), class: z.enum(CABLE_CLASS_IDS), lengthM: z.number().positive().max(1000) });
 const DeviceInVan = z.strictObject({ kind: z.literal("device"), archetype: z.string().min(1).max(64) });
 
-/** What is in the van: a cable of a class and length, a box or device from the shelf, or anything else by its name. */
+/** What is in the van: a cable of a class and length, speaker wire, a box or device from the shelf, or anything else by its name. */
 export const StockWhat = z.discriminatedUnion("kind", [
   CableInVan,
   DeviceInVan,
+  /** A reel of speaker wire of a size, so many metres on each. */
+  z.strictObject({
+    kind: z.literal("wire"),
+    mm2: z.union(WIRE_MM2.map((size) => z.literal(size))),
+    lengthM: z.number().positive().max(1000),
+  }),
   z.strictObject({ kind: z.literal("spare"), name: z.string().trim().min(1).max(120) }),
 ]);
 export type StockWhat = z.infer<typeof StockWhat>;

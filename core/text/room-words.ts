@@ -124,6 +124,8 @@ export function roomTroubleSentence(job: Job, room: string, trouble: RoomTrouble
       return "The screen is outside the walls; check its position or the walls.";
     case "unit-outside":
       return `${upperFirst(unitName(job, trouble))} of ${deviceName(job, trouble.device)} is outside the walls; check its position or the walls.`;
+    case "port-near-wall":
+      return `${upperFirst(unitName(job, trouble))} of ${deviceName(job, trouble.device)} needs a hand's breadth of air behind it: move it off the wall.`;
     case "unit-above-ceiling":
       return `${upperFirst(unitName(job, trouble))} of ${deviceName(job, trouble.device)} is above the ceiling, which is ${formatLength(trouble.ceilingM, units)} high there.`;
     default:

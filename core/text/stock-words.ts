@@ -10,6 +10,8 @@ export function stockName(what: StockWhat, units: UnitSystem = "metric"): string
       return `${cableClassFact(what.class).name}, ${formatLength(what.lengthM, units)}`;
     case "device":
       return findArchetype(what.archetype)?.name ?? what.archetype;
+    case "wire":
+      return `speaker wire ${what.mm2}\u2009mm², ${formatLength(what.lengthM, units)}`;
     case "spare":
       return what.name;
   }

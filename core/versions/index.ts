@@ -1,1 +1,2 @@
-export { migrate, STORED_KINDS, STORED_VERSION, type StoredKind, type VersionStep, type VersionTrouble } from "./migrate";
+export { STORED_VERSION } from "./stored-version";
+export { migrate, STORED_KINDS, type StoredKind, type VersionStep, type VersionTrouble } from "./migrate";

@@ -12,9 +12,6 @@ export interface VersionStep {
   readonly up: Readonly<Record<StoredKind, (value: unknown) => unknown>>;
 }
 
-/** The version that this program writes beside everything that it keeps. */
-export const STORED_VERSION = versionAfter(STEPS);
-
 export type VersionTrouble =
   | { readonly code: "newer-version"; readonly version: number; readonly known: number }
   | { readonly code: "unknown-version"; readonly version: unknown };

@@ -6,6 +6,7 @@ import { Device } from "@/core/device";
 import { applyAll, readCommands, readJob, type Job } from "@/core/job";
 import { Preferences } from "@/core/preferences";
 import { StockFields } from "@/core/stock";
+import { STEPS } from "./steps";
 import { migrate, STORED_KINDS, STORED_VERSION, type VersionStep } from "@/core/versions";
 
 const FOLDER = new URL("fixtures/", import.meta.url);
@@ -60,6 +61,8 @@ describe("what an older program kept", () => {
     expect(made).toEqual(jobOf(job));
   });
 });
+
+test("the version that is written is that of the last step", () => expect(STORED_VERSION).toBe(STEPS.at(-1)?.to));
 
 describe("lifting", () => {
   const same = (value: unknown) => value;

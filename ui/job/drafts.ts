@@ -1,6 +1,6 @@
 import { createStore, del, get, set, type UseStore } from "idb-keyval";
 import { z } from "zod";
-import { Command, readCommands } from "@/core/job";
+import { Command } from "@/core/job";
 import { STORED_VERSION } from "@/core/versions";
 
 /** Edits that the server does not have yet. */
@@ -15,11 +15,13 @@ export type Draft = z.infer<typeof Draft>;
 const KeptDraft = z.object({ version: z.number().default(1), commands: z.array(z.unknown()), attempt: z.unknown() });
 
 /** A draft as this program understands it; null where it does not. */
-function readDraft(kept: unknown): Draft | null {
+async function readDraft(kept: unknown): Promise<Draft | null> {
   const outline = KeptDraft.safeParse(kept);
   if (!outline.success) return null;
   const { version, commands, attempt } = outline.data;
-  const read = Draft.safeParse({ commands: readCommands(version, commands), attempt });
+  const isOlder = version !== STORED_VERSION;
+  const lifted = isOlder ? (await import("./older-commands")).readCommands(version, commands) : commands;
+  const read = Draft.safeParse({ commands: lifted, attempt });
   return read.success ? read.data : null;
 }
 
@@ -44,6 +46,6 @@ async function quietly<Value>(work: () => Promise<Value>, otherwise: Value): Pro
 /** The drafts of one job in the browser's own database. What no longer reads, of an older program, is given up. */
 export const draftsOf = (job: string): Drafts => ({
   keep: (draft) => quietly(() => set(job, { ...draft, version: STORED_VERSION }, store()), undefined),
-  read: () => quietly(async () => readDraft(await get(job, store())), null),
+  read: () => quietly(async () => await readDraft(await get(job, store())), null),
   forget: () => quietly(() => del(job, store()), undefined),
 });

@@ -10,6 +10,7 @@ export { CordThumbnail } from "./cord-thumbnail";
 export { Mark } from "./mark";
 export { PickList, type PickRow } from "./pick-list";
 export { printPage } from "./print-page";
+export { saveAsPng } from "./save-as-png";
 export { saveFile } from "./save-file";
 export { SocketShape } from "./socket-shape";
 export { Switcher } from "./switcher";

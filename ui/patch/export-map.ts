@@ -1,12 +1,8 @@
 "use client";
 
 import { fileStem } from "@/core/text";
-import { saveFile } from "@/ui/kit";
+import { saveAsPng, saveFile } from "@/ui/kit";
 import { mapSvg, type MapPrint } from "@/core/drawing";
-import { patchWords } from "@/ui/words";
-
-/** Twice the drawing's own size prints well on a page. */
-const PNG_SCALE = 2;
 
 const fileName = (name: string): string => `${fileStem(name)}-map`;
 
@@ -16,22 +12,7 @@ export async function saveSvg(print: Omit<MapPrint, "fonts">): Promise<void> {
 
 /** Draws the same SVG into a picture; a browser that cannot says so by the promise's refusal. */
 export async function savePng(print: Omit<MapPrint, "fonts">): Promise<void> {
-  const svg = mapSvg({ ...print, fonts: await fontRules() });
-  const url = URL.createObjectURL(new Blob([svg], { type: "image/svg+xml" }));
-  try {
-    const image = new Image();
-    image.src = url;
-    await image.decode();
-    const canvas = document.createElement("canvas");
-    canvas.width = image.naturalWidth * PNG_SCALE;
-    canvas.height = image.naturalHeight * PNG_SCALE;
-    canvas.getContext("2d")?.drawImage(image, 0, 0, canvas.width, canvas.height);
-    const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
-    if (!blob) throw new Error(patchWords.noPictureMade);
-    saveFile(`${fileName(print.job.name)}.png`, "image/png", blob);
-  } finally {
-    URL.revokeObjectURL(url);
-  }
+  await saveAsPng(mapSvg({ ...print, fonts: await fontRules() }), fileName(print.job.name));
 }
 
 const FAMILIES = ["Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Mono Variable"];

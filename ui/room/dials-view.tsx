@@ -1,12 +1,16 @@
 "use client";
 
 import { Button } from "antd";
+import dayjs from "dayjs";
 import { useState } from "react";
+import { roomPlanSvg } from "@/core/drawing";
 import type { Command, Seat } from "@/core/job";
 import type { RoomAnswer, SystemAnswer } from "@/core/room";
-import { channelName, deviceName, sheetLineWords, speechStepWords, upperFirst } from "@/core/text";
+import { channelName, deviceName, fileStem, sheetLineWords, speechStepWords, upperFirst } from "@/core/text";
 import type { Job } from "@/core/job";
-import { Choice } from "@/ui/kit";
+import { Choice, saveAsPng } from "@/ui/kit";
+import { useIntents } from "@/ui/job";
+import { usePreferences } from "@/ui/preferences";
 import { roomWords } from "@/ui/words";
 import { MeasureTable } from "./measure-table";
 import { SoundDelayList } from "./sound-delay-list";
@@ -119,9 +123,18 @@ function SeatEffectOf({ system, seat }: { system: SystemAnswer; seat: Seat }) {
   );
 }
 
-/** The plan and the sheets on paper. */
-export function PrintButtons({ jobId, room }: { jobId: string; room: string }) {
-  const href = (as: string) => `/api/jobs/${jobId}/room?in=${room}&as=${as}`;
+/** The plan and the sheets on paper, and the plan as a picture. */
+export function PrintButtons({ job, jobId, answer }: { job: Job; jobId: string; answer: RoomAnswer }) {
+  const { units, firm } = usePreferences();
+  const { say } = useIntents();
+  const { room } = answer.scene;
+  const href = (as: string) => `/api/jobs/${jobId}/room?in=${room.id}&as=${as}`;
+  const savePlan = () => {
+    const svg = roomPlanSvg({ job, answer, units, firm: firm.name, date: dayjs().format("D MMMM YYYY"), paper: "a4" });
+    return saveAsPng(svg, `${fileStem(job.name)}-${room.id}`).catch((error: unknown) =>
+      say(error instanceof Error ? error.message : roomWords.noPicture),
+    );
+  };
   return (
     <span className={styles.print}>
       <Button size="small" href={href("pdf")} download>
@@ -129,6 +142,9 @@ export function PrintButtons({ jobId, room }: { jobId: string; room: string }) {
       </Button>
       <Button size="small" href={href("svg")} download>
         {roomWords.asSvg}
+      </Button>
+      <Button size="small" onClick={() => void savePlan()}>
+        {roomWords.asPng}
       </Button>
     </span>
   );

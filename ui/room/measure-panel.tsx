@@ -145,17 +145,19 @@ export function MeasurePanel({ job, answer, onEdit }: { job: Job; answer: RoomAn
           )}
         </li>
         <li>
-          <Upload.Dragger
-            accept="audio/*,.wav,.json"
-            maxCount={1}
-            showUploadList={false}
-            beforeUpload={(file) => {
-              void drop(file);
-              return false;
-            }}
-          >
-            {roomWords.dropRecording}
-          </Upload.Dragger>
+          <div>
+            <Upload.Dragger
+              accept="audio/*,.wav,.json"
+              maxCount={1}
+              showUploadList={false}
+              beforeUpload={(file) => {
+                void drop(file);
+                return false;
+              }}
+            >
+              {roomWords.dropRecording}
+            </Upload.Dragger>
+          </div>
         </li>
       </ol>
       <div aria-live="polite">

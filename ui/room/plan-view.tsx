@@ -153,14 +153,16 @@ export function PlanView(props: PlanViewProps) {
               )
             : null,
         )}
-        {proposals?.map((proposal) => (
-          <Ghost
-            key={`${proposal.one.device.id} ${proposal.one.unit.id}`}
-            placement={proposal.placement}
-            one={proposal.one}
-            scale={scale}
-          />
-        ))}
+        {proposals
+          ?.filter(({ stays }) => !stays)
+          .map((proposal) => (
+            <Ghost
+              key={`${proposal.one.device.id} ${proposal.one.unit.id}`}
+              placement={proposal.placement}
+              one={proposal.one}
+              scale={scale}
+            />
+          ))}
       </svg>
     </div>
   );

@@ -96,7 +96,7 @@ export function RoomPlace() {
               {roomWords.propose}
             </Button>
           ) : null}
-          {shown === "dials" ? <PrintButtons jobId={jobId} room={room.id} /> : null}
+          {shown === "dials" ? <PrintButtons job={job} jobId={jobId} answer={answer} /> : null}
         </header>
         {shown === "plan" ? (
           <>

@@ -33,7 +33,9 @@ export function RoomStory({ job, answer, onEdit, onChoose }: RoomStoryProps) {
     ...answer.troubles.map((trouble) => roomTroubleSentence(job, room.id, trouble, system)),
     ...(answer.mirrored ? [MIRRORED_SENTENCE] : answer.swapped.map(swappedSentence)),
     ...answer.reach.map((fault) => reachSentence(job, fault, system)),
-    ...answer.covers.map(({ one, byM }) => roomWords.covers(upperFirst(one.unit.name), formatLength(byM, system))),
+    ...answer.covers.map(({ one, byM }) =>
+      byM > 0 ? roomWords.covers(upperFirst(one.unit.name), formatLength(byM, system)) : roomWords.coversEye(upperFirst(one.unit.name)),
+    ),
   ];
   return (
     <section aria-label={room.name} className={styles.story}>

@@ -43,6 +43,7 @@ export function SideView({ answer, chosen, onChoose, onPreview, onEdit }: SideVi
       ? `M${x(box.y)} ${y(heightAbove(plane, { x: at.x, y: box.y }))}L${x(box.y + box.depth)} ${y(heightAbove(plane, { x: at.x, y: box.y + box.depth }))}`
       : "";
   const ears = seat && earsOf(seat);
+  const isFarBack = (along: number) => along > box.y + box.depth * 0.7;
   return (
     <div ref={frame} className={styles.side}>
       <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={roomWords.sideOf(room.name)}>
@@ -96,7 +97,12 @@ export function SideView({ answer, chosen, onChoose, onPreview, onEdit }: SideVi
             <g key={one.id}>
               <circle cx={x(one.at.y)} cy={y(one.earM)} r={5} className={one === seat ? styles.mainSeat : styles.seat} />
               {one === seat ? (
-                <text x={x(one.at.y) + 9} y={y(one.earM) + 4} className={styles.quietText}>
+                <text
+                  x={x(one.at.y) + (isFarBack(one.at.y) ? -9 : 9)}
+                  y={y(one.earM) + 4}
+                  textAnchor={isFarBack(one.at.y) ? "end" : "start"}
+                  className={styles.quietText}
+                >
                   {roomWords.ears(formatLength(one.earM, system))}
                 </text>
               ) : null}

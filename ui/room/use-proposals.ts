@@ -3,7 +3,7 @@
 import type { Remote } from "comlink";
 import { useMemo } from "react";
 import type { Job } from "@/core/job";
-import type { Proposal } from "@/core/room";
+import type { BassSpot, Proposal } from "@/core/room";
 import { useWorker, type Working } from "@/ui/kit";
 import type { RoomWorker } from "@/workers/room-worker";
 
@@ -12,8 +12,12 @@ interface Question {
   readonly room: string;
 }
 
+const start = () => new Worker(new URL("../../workers/room-worker.ts", import.meta.url), { type: "module" });
+
+const SPOTS = { start, ask: async (api: Remote<RoomWorker>, { job, room }: Question) => api.bassSpots(job, room) };
+
 const PROPOSALS = {
-  start: () => new Worker(new URL("../../workers/room-worker.ts", import.meta.url), { type: "module" }),
+  start,
   ask: async (api: Remote<RoomWorker>, { job, room }: Question) => api.propose(job, room),
 };
 
@@ -23,4 +27,10 @@ export type Proposing = Working<readonly Proposal[] | null>;
 export function useProposals(job: Job | null, room: string | null): Proposing {
   const question = useMemo(() => (job && room ? { job, room } : null), [job, room]);
   return useWorker<RoomWorker, Question, readonly Proposal[] | null>(question, PROPOSALS);
+}
+
+/** The most even places for the subwoofer, worked out in a worker. */
+export function useBassSpots(job: Job, room: string): Working<readonly BassSpot[]> {
+  const question = useMemo(() => ({ job, room }), [job, room]);
+  return useWorker<RoomWorker, Question, readonly BassSpot[]>(question, SPOTS);
 }

@@ -1,11 +1,13 @@
 "use client";
 
 import { Button } from "antd";
+import { useMemo } from "react";
 import type { Job } from "@/core/job";
-import type { RoomAnswer } from "@/core/room";
+import { STUDS_MM, wireTotals, type RoomAnswer } from "@/core/room";
 import { chargeSentence, loadSentence, mountingSentence, pairingStepWords, reachSentence, upperFirst, wireSentence } from "@/core/text";
 import { formatLength } from "@/core/units";
 import { usePreferences } from "@/ui/preferences";
+import { useStock } from "@/ui/stock";
 import { roomWords } from "@/ui/words";
 import styles from "./sheets.module.css";
 
@@ -14,16 +16,36 @@ export function WireView({ job, jobId, answer }: { job: Job; jobId: string; answ
   const { units } = usePreferences();
   const drilled = answer.scene.units.filter(({ unit }) => unit.holes.length);
   const total = answer.wire.reduce((sum, { lengthM }) => sum + lengthM, 0);
+  const stock = useStock();
+  const totals = useMemo(() => {
+    const reels = (stock?.items ?? []).flatMap(({ what, count }) =>
+      what.kind === "wire" ? [{ mm2: what.mm2, metres: what.lengthM * count }] : [],
+    );
+    return wireTotals(answer.wire, reels);
+  }, [answer, stock]);
   const pairing = answer.systems.flatMap(({ pairing: steps }) => steps);
   return (
     <div className={styles.sheets}>
       <Part heading={roomWords.wire} none={roomWords.noWire} lines={answer.wire.map((run) => wireSentence(run, units))}>
-        {answer.wire.length ? <p>{roomWords.wireTotal(formatLength(total, units))}</p> : null}
+        {answer.wire.length ? (
+          <p>
+            {roomWords.wireTotal(formatLength(total, units))}{" "}
+            {stock
+              ? totals
+                  .map(({ mm2, needM, haveM }) =>
+                    roomWords.wireInVan(mm2, formatLength(needM, units), formatLength(haveM, units), haveM >= needM),
+                  )
+                  .join(" ")
+              : ""}
+          </p>
+        ) : null}
       </Part>
       <Part heading={roomWords.load} none={roomWords.noLoad} lines={answer.loads.map((load) => loadSentence(job, load))} />
       <Part heading={roomWords.leads} none={roomWords.allReach} lines={answer.reach.map((fault) => reachSentence(job, fault, units))} />
       <Part heading={roomWords.fixings} none={roomWords.noFixings} lines={answer.mounting.map(mountingSentence)}>
-        <p className={styles.caution}>{roomWords.mountingCaution}</p>
+        <p className={styles.caution}>
+          {roomWords.mountingCaution} {roomWords.studs(STUDS_MM[units])}
+        </p>
       </Part>
       <section aria-label={roomWords.templates}>
         <h4>{roomWords.templates}</h4>

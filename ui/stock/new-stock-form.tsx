@@ -2,7 +2,7 @@
 
 import { Button, Input, InputNumber } from "antd";
 import { useState } from "react";
-import { CABLE_CLASS_IDS, cableClassFact } from "@/core/facts";
+import { CABLE_CLASS_IDS, cableClassFact, WIRE_MM2 } from "@/core/facts";
 import { SHELF } from "@/core/device";
 import { StockFields, type StockWhat } from "@/core/stock";
 import { Choice } from "@/ui/kit";
@@ -31,6 +31,7 @@ export function NewStockForm({ onKeep, onLeave }: { onKeep: (fields: StockFields
           value={fields.what.kind}
           options={[
             { value: "cable", label: stockWords.aCable },
+            { value: "wire", label: stockWords.speakerWire },
             { value: "device", label: stockWords.aDevice },
             { value: "spare", label: stockWords.somethingElse },
           ]}
@@ -69,6 +70,8 @@ function startOf(kind: StockWhat["kind"]): StockWhat {
       return { kind, class: "ultra-high-speed", lengthM: 2 };
     case "device":
       return { kind, archetype: SHELF.find(({ role }) => role === "box")?.archetype ?? "" };
+    case "wire":
+      return { kind, mm2: 1.5, lengthM: 25 };
     case "spare":
       return { kind, name: "" };
   }
@@ -109,6 +112,24 @@ function WhatFields({ what, onChange }: { what: StockWhat; onChange: (what: Stoc
             onChange={(archetype) => onChange({ ...what, archetype })}
           />
         </label>
+      );
+    case "wire":
+      return (
+        <>
+          <label>
+            {stockWords.size}
+            <Choice
+              label={stockWords.size}
+              value={String(what.mm2)}
+              options={WIRE_MM2.map((size) => ({ value: String(size), label: stockWords.squareMillimetres(size) }))}
+              onChange={(chosen) => onChange({ ...what, mm2: WIRE_MM2.find((size) => String(size) === chosen) ?? what.mm2 })}
+            />
+          </label>
+          <label>
+            {stockWords.length}
+            <LengthField label={stockWords.length} value={what.lengthM} onChange={(lengthM) => lengthM && onChange({ ...what, lengthM })} />
+          </label>
+        </>
       );
     case "spare":
       return (

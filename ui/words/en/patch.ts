@@ -36,7 +36,6 @@ export const patchWords = {
   saveAsSvg: "Save as SVG",
   saveAsPng: "Save as PNG",
   layThePlatesOutAnew: "Reset the layout",
-  noPictureMade: "The browser made no picture.",
   sound: "Sound",
   picture: "Picture",
   power: "Power",

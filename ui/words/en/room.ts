@@ -91,6 +91,7 @@ export const roomWords = {
   addOutlet: "an outlet",
   furniture: "furniture",
   covers: (unit: string, by: string) => `${unit} stands ${by} into the picture: lower it, or raise the screen.`,
+  coversEye: (unit: string) => `${unit} comes close under the picture and may hide its infrared eye: check where that is, or lower it.`,
   screenSeen: (angle: number, up: number, distance: string) =>
     `The picture fills ${angle}° from ${distance}; its middle is ${Math.abs(up)}° ${up < 0 ? "below" : "above"} the eyes. 30° to 50° and at most 15° above suit films.`,
   proposedPlaces: "Proposed places",
@@ -147,10 +148,15 @@ export const roomWords = {
     `${ms}\u2009ms ${isLate ? "late" : "early"}, ${db}\u2009dB ${isLouder ? "louder" : "softer"} against the front left`,
   asPdf: "Plan and sheets as PDF",
   asSvg: "SVG",
+  asPng: "PNG",
+  noPicture: "The picture could not be made.",
   pdfOn: { a4: "PDF, A4", letter: "PDF, Letter" },
   wire: "Speaker wire",
   noWire: "No wire to run, or the impedance of the speakers is not known (Gear).",
   wireTotal: (length: string) => `${length} in all.`,
+  wireInVan: (mm2: number, need: string, have: string, isEnough: boolean) =>
+    `${mm2}\u2009mm²: ${need}; the van has ${have}${isEnough ? "" : ", not enough"}.`,
+  studs: ([near, far]: readonly number[]) => `Studs of a framed wall usually stand ${near} or ${far}\u2009mm apart, middle to middle.`,
   load: "Load of the amplifier",
   noLoad: "No passive speaker with a known impedance.",
   leads: "Leads that come with the system",
@@ -172,6 +178,11 @@ export const roomWords = {
   placeSubwoofer: "Place the subwoofer on the plan to see its level at each seat.",
   bassAt: (seats: string) => `Level of the subwoofer by frequency, an estimate. ${seats}`,
   spread: (seat: string, db: string) => `${seat}: ${db}\u2009dB between loudest and softest`,
+  tryingSpots: "Trying the subwoofer along the walls …",
+  evenSpots: "Most even along the walls, by this estimate",
+  evenSpot: (left: string, front: string, db: string) =>
+    `${left} from the left, ${front} from the screen wall: ${db}\u2009dB at the worst seat`,
+  putItThere: "Put it there",
   isEstimate: (seconds: number) =>
     `An estimate for hard walls and a reverberation of ${seconds}\u2009s; move the subwoofer on the plan and compare.`,
   byMicrophone: "By microphone",
