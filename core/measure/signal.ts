@@ -83,7 +83,7 @@ export function sweepSamples({ fromHz, toHz, seconds }: SignalPlan["sweep"], sam
   });
 }
 
-/** Pink noise between 20 Hz and 20 kHz, the same for the same seed, peaks at 1. Source: P. Kellet's filter of white noise. */
+/** Pink noise between 20 Hz and 20 kHz, the same for the same seed, peaks at 1. White noise through a filter of three poles, within half a decibel of −3 dB an octave. */
 export function pinkSamples(count: number, seed: number): Float64Array {
   let state = seed >>> 0 || 1;
   const white = () => {

@@ -19,7 +19,7 @@ const PCM = 1;
 const FLOAT = 3;
 const EXTENSIBLE = 0xfffe;
 
-/** Reads a WAV file: RIFF with PCM of 8 to 32 bits or floats, plain or extensible. Source: Microsoft WAVEFORMATEXTENSIBLE. */
+/** Reads a WAV file: RIFF with PCM of 8 to 32 bits or floats, plain or extensible. Source: RIFF WAVE, WAVEFORMATEXTENSIBLE. */
 export function readWav(bytes: Uint8Array): Outcome<Sound, WavTrouble> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const tag = (at: number) => String.fromCharCode(...bytes.subarray(at, at + 4));

@@ -31,7 +31,7 @@ export type SheetLine =
     }
   | { readonly step: "save"; readonly by: "menu" | "long-press" };
 
-/** Small speakers in a room are crossed here. Source: THX practice, 80 Hz. */
+/** Small speakers in a room are crossed here. Source: usual bass management, 80 Hz. */
 const CROSSOVER_HZ = 80;
 
 /** The sheet for one sound system: calibration first, for it overwrites the rest; what is asked by hand after it; the save at the end. */

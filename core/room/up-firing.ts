@@ -35,7 +35,7 @@ export interface UpFiring {
   readonly worksToM: number;
 }
 
-/** Flat, hard ceilings between these heights work. Source: makers' rules for up-firing drivers, as in DOMAIN of the trade: 2.3 to 4.3 m. */
+/** Flat, hard ceilings between these heights work. Source: makers' rules for up-firing drivers, 2.3 to 4.3 m. */
 export const CEILING_M = { least: 2.3, most: 4.3 } as const;
 /** A ceiling that leans more than this sends the sound past the seat. */
 const MOST_SLOPE_DEG = 10;
