@@ -19,7 +19,10 @@ const RATED = 4;
 /** The most that each kind bears, in kg rated. Source: makers' figures for 12.5 mm board, low end. */
 const ANCHOR_KG = { "plasterboard-plug": 8, toggle: 25 } as const;
 /** Studs of a framed wall, middle to middle, in mm. Source: usual framing, 400/600 mm and 16/24 in. */
-export const STUDS_MM = { metric: [400, 600], imperial: [406, 610] } as const;
+export const STUDS_MM: Readonly<Record<"metric" | "imperial", readonly [near: number, far: number]>> = {
+  metric: [400, 600],
+  imperial: [406, 610],
+};
 
 const HEAVY_KG = 10;
 const REACH_M = 2;

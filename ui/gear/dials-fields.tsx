@@ -11,6 +11,8 @@ import styles from "./units-tab.module.css";
 const NONE = "none";
 const TIMES = ["distance m", "distance ft", "delay ms"] as const;
 const CALIBRATES = ["none", "own-microphones", "plugged-microphone"] as const;
+/** What menus offer. */
+const CROSSOVERS_HZ = [40, 50, 60, 70, 80, 90, 100, 110, 120, 150, 180, 200, 250] as const;
 const SAVES = ["at-once", "menu", "long-press"] as const;
 
 const usualTime = (kind: string): TimeDial | null => {
@@ -70,6 +72,15 @@ export function DialsFields({ device }: { device: Device }) {
         </Checkbox>
       ) : null}
       <LevelFields label={gearWords.levelOfSubwoofer} dial={dials.subwoofer} onKeep={(subwoofer) => set({ subwoofer })} />
+      <Choice
+        mode="multiple"
+        size="small"
+        label={gearWords.crossovers}
+        placeholder={gearWords.crossovers}
+        value={dials.crossoversHz.map(String)}
+        options={CROSSOVERS_HZ.map((hertz) => ({ value: String(hertz), label: gearWords.hertz(hertz) }))}
+        onChange={(chosen: string[]) => set({ crossoversHz: chosen.map(Number).toSorted((a, b) => a - b) })}
+      />
       <Choice
         size="small"
         label={gearWords.calibrates}

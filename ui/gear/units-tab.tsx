@@ -1,17 +1,15 @@
 "use client";
 
-import { Button, Checkbox, InputNumber } from "antd";
+import { Button } from "antd";
 import { Plus } from "lucide-react";
 import { useState } from "react";
-import { CHANNELS, type Channel } from "@/core/facts";
-import { SpeakerUnit, unitsOf, type Device, type UnitFeed } from "@/core/device";
+import { SpeakerUnit, unitsOf, type Device } from "@/core/device";
 import { freeId } from "@/core/job";
-import { channelName, upperFirst } from "@/core/text";
-import { Choice, KeptText } from "@/ui/kit";
+import { upperFirst } from "@/core/text";
 import { useIntents } from "@/ui/job";
 import { gearWords } from "@/ui/words";
 import { DialsFields } from "./dials-fields";
-import { Figure } from "./figure-field";
+import { UnitFields } from "./unit-fields";
 import styles from "./units-tab.module.css";
 
 /** The boxes of a sound system and what can be dialled at it, to be corrected by whoever has it in hand. */
@@ -56,187 +54,5 @@ export function UnitsTab({ device }: { device: Device }) {
       </Button>
       <DialsFields device={device} />
     </>
-  );
-}
-
-interface UnitFieldsProps {
-  readonly device: Device;
-  readonly unit: SpeakerUnit;
-  readonly onKeep: (change: Partial<SpeakerUnit>) => void;
-  readonly onRemove: () => void;
-}
-
-const FEEDS = ["own", "wire", "lead", "wireless"] as const satisfies readonly UnitFeed["feed"][];
-
-function UnitFields({ device, unit, onKeep, onRemove }: UnitFieldsProps) {
-  const others = unitsOf(device).filter(({ id }) => id !== unit.id);
-  const feedOf = (feed: UnitFeed["feed"]): UnitFeed => {
-    switch (feed) {
-      case "lead":
-        return { feed, from: others[0]?.id ?? unit.id, lengthM: 3, colour: "" };
-      case "wireless":
-        return { feed, laterMs: 0, rangeM: 10, pairs: "by-hand" };
-      default:
-        return { feed };
-    }
-  };
-  const { feed } = unit;
-  const leads = unitsOf(device).some((other) => other.feed.feed === "lead" && other.feed.from === unit.id);
-  return (
-    <div className={styles.fields}>
-      <KeptText
-        label={gearWords.nameOfUnit}
-        value={unit.name}
-        limit={80}
-        size="small"
-        onKeep={(name) => (name.trim() ? onKeep({ name: name.trim() }) : false)}
-      />
-      <Choice
-        mode="multiple"
-        size="small"
-        label={gearWords.channelsOf(unit.name)}
-        value={unit.drivers.map(({ channel }) => channel) as string[]}
-        options={CHANNELS.map((channel) => ({ value: channel as string, label: channelName(channel) }))}
-        onChange={(names: string[]) => onKeep({ drivers: driversOf(unit, names) })}
-      />
-      <Choice
-        size="small"
-        label={gearWords.howFed(unit.name)}
-        value={feed.feed as string}
-        options={FEEDS.map((one) => ({
-          value: one as string,
-          label: gearWords.feeds[one],
-          disabled: one === "lead" && others.length === 0,
-        }))}
-        onChange={(value) => onKeep({ feed: feedOf(FEEDS.find((one) => one === value) ?? "wire") })}
-      />
-      {feed.feed === "lead" ? (
-        <>
-          <Choice
-            size="small"
-            label={gearWords.leadFrom}
-            value={feed.from}
-            options={others.map(({ id, name }) => ({ value: id, label: gearWords.fromUnit(name) }))}
-            onChange={(from) => onKeep({ feed: { ...feed, from } })}
-          />
-          <Figure
-            label={gearWords.leadLength}
-            value={feed.lengthM}
-            suffix="m"
-            min={0.1}
-            max={100}
-            onKeep={(lengthM) => lengthM !== null && onKeep({ feed: { ...feed, lengthM } })}
-          />
-        </>
-      ) : null}
-      {feed.feed === "wireless" ? (
-        <Figure
-          label={gearWords.playsLater}
-          value={feed.laterMs}
-          suffix="ms"
-          min={0}
-          max={500}
-          onKeep={(laterMs) => onKeep({ feed: { ...feed, laterMs: laterMs ?? 0 } })}
-        />
-      ) : null}
-      <Figure label={gearWords.mass} value={unit.massKg} suffix="kg" min={0.1} max={300} onKeep={(massKg) => onKeep({ massKg })} />
-      <SizeFields unit={unit} onKeep={onKeep} />
-      {feed.feed === "wire" ? (
-        <Figure
-          label={gearWords.impedance}
-          value={unit.passive?.ohm ?? null}
-          suffix="Ω"
-          min={1}
-          max={64}
-          onKeep={(ohm) => onKeep({ passive: ohm === null ? null : { ohm, sensitivityDb: unit.passive?.sensitivityDb ?? null } })}
-        />
-      ) : null}
-      <HoleFields unit={unit} onKeep={onKeep} />
-      <Checkbox checked={unit.mains} onChange={(event) => onKeep({ mains: event.target.checked })}>
-        {gearWords.needsMains}
-      </Checkbox>
-      <Figure
-        label={gearWords.batteryHours}
-        value={unit.battery?.hours ?? null}
-        suffix="h"
-        min={0.5}
-        max={200}
-        onKeep={(hours) => onKeep({ battery: hours === null ? null : { hours, chargeHours: unit.battery?.chargeHours ?? 3 } })}
-      />
-      <Button size="small" disabled={leads} title={leads ? gearWords.feedsOthers : ""} onClick={onRemove}>
-        {gearWords.removeUnit}
-      </Button>
-    </div>
-  );
-}
-
-/** The drivers of the named channels; those that were there keep their place in the box. */
-const driversOf = ({ drivers }: SpeakerUnit, names: readonly string[]): SpeakerUnit["drivers"] =>
-  CHANNELS.filter((channel: Channel) => names.includes(channel)).map(
-    (channel) => drivers.find((driver) => driver.channel === channel) ?? { channel, rightMm: 0, upMm: 0, tiltDeg: null },
-  );
-
-function SizeFields({ unit, onKeep }: Pick<UnitFieldsProps, "unit" | "onKeep">) {
-  const size = unit.size ?? { widthMm: 200, heightMm: 200, depthMm: 200 };
-  return (
-    [
-      ["widthMm", gearWords.widthMm],
-      ["heightMm", gearWords.heightMm],
-      ["depthMm", gearWords.depthMm],
-    ] as const
-  ).map(([field, label]) => (
-    <Figure
-      key={field}
-      label={label}
-      value={unit.size?.[field] ?? null}
-      suffix="mm"
-      min={1}
-      max={5000}
-      onKeep={(value) => value !== null && onKeep({ size: { ...size, [field]: value } })}
-    />
-  ));
-}
-
-/** The holes of its bracket, from the middle of its back. */
-function HoleFields({ unit, onKeep }: Pick<UnitFieldsProps, "unit" | "onKeep">) {
-  const set = (at: number, change: Partial<SpeakerUnit["holes"][number]>) =>
-    onKeep({ holes: unit.holes.map((hole, index) => (index === at ? { ...hole, ...change } : hole)) });
-  return (
-    <fieldset className={styles.holes}>
-      <legend>{gearWords.bracketHoles}</legend>
-      {unit.holes.map((hole, index) => (
-        <div key={index}>
-          {(
-            [
-              ["rightMm", gearWords.holeRight(index + 1)],
-              ["upMm", gearWords.holeUp(index + 1)],
-              ["diameterMm", gearWords.holeWide(index + 1)],
-            ] as const
-          ).map(([field, label]) => (
-            <InputNumber
-              key={field}
-              aria-label={label}
-              title={label}
-              size="small"
-              min={field === "diameterMm" ? 1 : -3000}
-              max={3000}
-              value={hole[field]}
-              suffix="mm"
-              onChange={(value) => value !== null && set(index, { [field]: value })}
-            />
-          ))}
-        </div>
-      ))}
-      <div>
-        <Button size="small" onClick={() => onKeep({ holes: [...unit.holes, { rightMm: 0, upMm: 0, diameterMm: 5 }] })}>
-          {gearWords.addHole}
-        </Button>
-        {unit.holes.length ? (
-          <Button size="small" onClick={() => onKeep({ holes: unit.holes.slice(0, -1) })}>
-            {gearWords.removeHole}
-          </Button>
-        ) : null}
-      </div>
-    </fieldset>
   );
 }

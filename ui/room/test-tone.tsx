@@ -4,7 +4,7 @@ import { Button, Slider } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { bedStrings, type Bed } from "@/core/facts";
 import { pinkSamples, WAVE_POSITIONS } from "@/core/measure";
-import { channelName, upperFirst } from "@/core/text";
+import { channelName, SIGNAL_CAUTION, upperFirst } from "@/core/text";
 import { Choice } from "@/ui/kit";
 import { roomWords } from "@/ui/words";
 import styles from "./sheets.module.css";
@@ -45,6 +45,7 @@ export function TestTone({ layout }: { layout: Bed }) {
   return (
     <section aria-label={roomWords.testTones}>
       <h4>{roomWords.testTones}</h4>
+      <p className={styles.caution}>{SIGNAL_CAUTION}</p>
       <p className={styles.quiet}>{roomWords.fedByThisMachine}</p>
       <div className={styles.seatChoice}>
         <Choice

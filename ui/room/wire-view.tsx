@@ -44,7 +44,7 @@ export function WireView({ job, jobId, answer }: { job: Job; jobId: string; answ
       <Part heading={roomWords.leads} none={roomWords.allReach} lines={answer.reach.map((fault) => reachSentence(job, fault, units))} />
       <Part heading={roomWords.fixings} none={roomWords.noFixings} lines={answer.mounting.map(mountingSentence)}>
         <p className={styles.caution}>
-          {roomWords.mountingCaution} {roomWords.studs(STUDS_MM[units])}
+          {roomWords.mountingCaution} {roomWords.studs(...STUDS_MM[units])}
         </p>
       </Part>
       <section aria-label={roomWords.templates}>

@@ -156,7 +156,7 @@ export const roomWords = {
   wireTotal: (length: string) => `${length} in all.`,
   wireInVan: (mm2: number, need: string, have: string, isEnough: boolean) =>
     `${mm2}\u2009mm²: ${need}; the van has ${have}${isEnough ? "" : ", not enough"}.`,
-  studs: ([near, far]: readonly number[]) => `Studs of a framed wall usually stand ${near} or ${far}\u2009mm apart, middle to middle.`,
+  studs: (near: number, far: number) => `Studs of a framed wall usually stand ${near} or ${far}\u2009mm apart, middle to middle.`,
   load: "Load of the amplifier",
   noLoad: "No passive speaker with a known impedance.",
   leads: "Leads that come with the system",
