@@ -9,6 +9,8 @@ import { linkCommand } from "./link-command";
 import { mapCommand, type MapOptions } from "./map-command";
 import { measureMakeCommand, measureReadCommand, type MeasureReadOptions } from "./measure-command";
 import { roomCommand, type RoomOptions } from "./room-command";
+import { labelsCommand, type LabelsOptions } from "./labels-command";
+import { runSheetCommand } from "./runsheet-command";
 import { templateCommand, type TemplateOptions } from "./template-command";
 import { validateCommand } from "./validate-command";
 
@@ -118,6 +120,28 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--paper <paper>", "a4 or letter, for PDF", "a4")
     .action(async (file: string, options: TemplateOptions) => {
       exitCode = await templateCommand(file, options);
+    });
+  program
+    .command("runsheet")
+    .description("the steps of the visit, in the order that takes least time")
+    .argument("<job>", jobHelp)
+    .option("--people <count>", "1 or 2", "1")
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: { people?: string; json?: boolean }) => {
+      exitCode = await runSheetCommand(file, options);
+    });
+  program
+    .command("labels")
+    .description("labels for both ends of every cable and speaker wire")
+    .argument("<job>", jobHelp)
+    .requiredOption("-o, --output <file>", "a name that ends in .pdf, .csv or .svg")
+    .option("--paper <paper>", "a4 or letter", "a4")
+    .option("--columns <count>", "labels across the sheet", "3")
+    .option("--rows <count>", "labels down the sheet", "8")
+    .option("--margin <mm>", "white edge of the sheet", "8")
+    .option("--start <number>", "the first label left on the sheet", "1")
+    .action(async (file: string, options: LabelsOptions) => {
+      exitCode = await labelsCommand(file, options);
     });
   const measure = program.command("measure").description("make a test signal, and read what a microphone recorded of it");
   measure

@@ -49,7 +49,14 @@ describe("plans for other programs", () => {
       expect(page.includes(`<h2>${heading}</h2>`)).toBe(rows.length > 0);
       for (const row of rows) expect(row).toHaveLength(columns.length);
     }
-    expect(lists.map(({ heading }) => heading)).toEqual(["To buy or fetch", "Cables", "Pulls by route", "Menus", "Delays to set"]);
+    expect(lists.map(({ heading }) => heading)).toEqual([
+      "To buy or fetch",
+      "Cables",
+      "Pulls by route",
+      "Speaker wire",
+      "Menus",
+      "Delays to set",
+    ]);
   });
 
   test("with trades and suppositions tell each in words, and what is asked with its answer", () => {

@@ -2,9 +2,8 @@ import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { delaysOf, scheduleOf, settingsSheetOf, shoppingOf, soldLength, type WiringPlan } from "@/core/plan";
 import { sceneOf, wireRuns } from "@/core/room";
+import { csvOf, type Cell } from "./csv";
 import { deviceName, roomName, shoppingWords, socketName } from "@/core/text";
-
-type Cell = string | number;
 
 /** A list that follows from a plan, with a name for each column. */
 export interface PlanList {
@@ -79,17 +78,10 @@ export function planLists(job: Job, plan: WiringPlan): readonly PlanList[] {
   ];
 }
 
-/** What spreadsheets take for a formula when a cell begins with it, blanks and quotes before it left aside. */
-const FORMULA = /^[\s"']*[=+\-@]|^[\t\r]/;
-
-/** A cell that no spreadsheet computes: quoted, and held as text where it could be a formula. Source: RFC 4180 for the quotes. */
-const cell = (value: Cell): string =>
-  typeof value === "number" ? String(value) : `"${(FORMULA.test(value) ? `'${value}` : value).replaceAll('"', '""')}"`;
-
 /** The lists of a plan as one file of comma-separated values. */
 export function planTables(job: Job, plan: WiringPlan): string {
   const rows = planLists(job, plan).flatMap(({ heading, columns, rows: own }) => [[heading, ...columns], ...own, []]);
-  return `${rows.map((row) => row.map(cell).join(",")).join("\r\n")}\r\n`;
+  return csvOf(rows);
 }
 
 const ESCAPES: Readonly<Record<string, string>> = { "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" };

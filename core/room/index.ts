@@ -7,7 +7,7 @@ export { readingOf } from "./distances";
 export { type Move, type Placing, type SecondBest } from "./judge-placing";
 export { axialModes, bassCurves, cuboidOf, STATED_RT60_S, type AxialMode, type BassCurve } from "./modes";
 export { STUDS_MM, type AnchorClass, type Mounting } from "./mounting";
-export { type ChargePlan, type PairingStep, type ReachFault } from "./pairing";
+export { pairingSteps, type ChargePlan, type PairingStep, type ReachFault } from "./pairing";
 export { gridFor } from "./spots";
 export { proposePlaces, type Proposal } from "./propose";
 export { roomAnswer, type RoomAnswer, type SystemAnswer } from "./room-answer";
@@ -20,7 +20,7 @@ export { layoutOf, mainSeat, roomOfDevice, sceneOf, type RoomScene, type RoomUni
 export { CEILING_M, type Spoiler, type UpFiring } from "./up-firing";
 export { distanceBetween, facingOf, type Point } from "./vector";
 export { boundsOf, isInside, nearestWall, rectangle, rectangleSize, wallsOf } from "./walls";
-export { wireOhm, wireRuns, wireTotals, type Load, type WireRun } from "./wire";
+export { unitsWithWire, wireOhm, wireRuns, wireTotals, type Load, type WireRun } from "./wire";
 export { bassSpots, type BassSpot } from "./bass-spots";
 export {
   beginRoom,

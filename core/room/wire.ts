@@ -104,3 +104,7 @@ export function wireTotals(
     return [{ mm2, needM, haveM }];
   });
 }
+
+/** The speakers that somebody runs wire to, as they are labelled. */
+export const unitsWithWire = ({ units }: RoomScene): readonly RoomUnit[] =>
+  units.filter(({ unit, placement }) => unit.feed.feed === "wire" && (unit.passive !== null || placement !== null));

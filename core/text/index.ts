@@ -116,3 +116,4 @@ export {
   wireSentence,
 } from "./room-sheet-words";
 export { heardSentence, recordingSentence, recordingTroubleSentence, SIGNAL_CAUTION, wavTroubleSentence } from "./measure-words";
+export { durationWords, orderWords, scheduleSentence, signWords, stepCaution, visitStepWords } from "./visit-words";

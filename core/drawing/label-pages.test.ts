@@ -1,0 +1,39 @@
+import { expect, test } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
+import { cableLabels, labelTable } from "@/core/report";
+import { labelPages } from "./label-pages";
+
+const sheet = { paper: "a4", columns: 3, rows: 8, marginMm: 8, start: 1 } as const;
+/** The places of the first lines of labels, in millimetres. */
+const places = (svg: string) =>
+  [...svg.matchAll(/<text class="label" x="([\d.]+)" y="([\d.]+)"/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+
+test("both ends of every cable and speaker wire have a label, numbered as on the map", () => {
+  const job = demoJob("receiver-den");
+  const labels = cableLabels(job);
+  expect(labels.filter(({ mark }) => !mark.startsWith("W"))).toHaveLength(job.cables.length * 2);
+  expect(labels.filter(({ mark }) => mark.startsWith("W")).map(({ mark }) => mark)).toContain("W5");
+  expect(labels[0]?.words).toBe("C1 “HDMI OUT” · other end Receiver “HDMI IN 1”");
+  expect(labelTable(job).split("\r\n")[0]).toBe('"mark","end","label"');
+});
+
+test("labels begin where the sheet has some left, fill it row by row, and go on on the next", () => {
+  const pages = labelPages(
+    Array.from({ length: 25 }, (_, index) => `L${index + 1}`),
+    { ...sheet, start: 5 },
+  );
+  expect(pages).toHaveLength(2);
+  const [first, second] = pages.map(({ svg }) => places(svg));
+  expect(first).toHaveLength(20);
+  expect(second).toHaveLength(5);
+  // The fifth label of three columns is the second of the second row: 8 mm edge, 64.7 mm wide, 35.1 mm high.
+  expect(first?.[0]?.[0]).toBeCloseTo(8 + 194 / 3 + 2, 1);
+  expect(first?.[0]?.[1]).toBeCloseTo(8 + 281 / 8 + 2 + 3.4, 1);
+});
+
+test("long words are wrapped and stay within their label", () => {
+  const [page] = labelPages([`${"x".repeat(200)} ${"word ".repeat(60)}`], sheet);
+  const lines = places(page?.svg ?? "");
+  expect(lines.length).toBeGreaterThan(1);
+  expect(Math.max(...lines.map(([, y]) => y))).toBeLessThan(8 + 281 / 8);
+});

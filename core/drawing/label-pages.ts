@@ -1,0 +1,56 @@
+import { PAPERS, type Paper, type PrintedPage } from "./template-svg";
+import { escapeXml } from "./xml";
+
+/** A sheet of labels as it is sold: how many across and down, and what of the paper is left white round them. */
+export interface LabelSheet {
+  readonly paper: Paper;
+  readonly columns: number;
+  readonly rows: number;
+  readonly marginMm: number;
+  /** The first label that is still on the sheet, from 1. */
+  readonly start: number;
+}
+
+const SANS = "Atkinson Hyperlegible Next, sans-serif";
+const FONT_MM = 3.4;
+/** How wide a letter is, as a share of its height, on average. */
+const LETTER = 0.52;
+const PAD_MM = 2;
+const MOST_LINES = 4;
+
+/** Labels on sheets of a paper, in rows from the top, black on white. */
+export function labelPages(labels: readonly string[], { paper, columns, rows, marginMm, start }: LabelSheet): readonly PrintedPage[] {
+  const [widthMm, heightMm] = PAPERS[paper];
+  const [wide, high] = [(widthMm - 2 * marginMm) / columns, (heightMm - 2 * marginMm) / rows];
+  const perPage = columns * rows;
+  const places = labels.map((words, index) => ({ words, place: index + start - 1 }));
+  const pages = Math.max(1, Math.ceil((labels.length + start - 1) / perPage));
+  return Array.from({ length: pages }, (_, page): PrintedPage => {
+    const own = places.filter(({ place }) => Math.floor(place / perPage) === page);
+    const drawn = own.map(({ words, place }) => {
+      const [row, column] = [Math.floor((place % perPage) / columns), place % columns];
+      const [x, y] = [marginMm + column * wide + PAD_MM, marginMm + row * high + PAD_MM];
+      const lines = wrap(words, Math.floor((wide - 2 * PAD_MM) / (FONT_MM * LETTER)));
+      const fits = lines.slice(0, Math.max(1, Math.min(MOST_LINES, Math.floor((high - 2 * PAD_MM) / (FONT_MM * 1.2)))));
+      return fits
+        .map(
+          (line, index) =>
+            `<text class="label" x="${x.toFixed(2)}" y="${(y + FONT_MM * (1 + index * 1.2)).toFixed(2)}" font-family="${SANS}" font-size="${FONT_MM}">${escapeXml(line)}</text>`,
+        )
+        .join("");
+    });
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">${drawn.join("")}</svg>`;
+    return { svg, widthMm, heightMm };
+  });
+}
+
+/** Words in lines of at most so many letters; a longer word is cut. */
+function wrap(words: string, letters: number): readonly string[] {
+  const lines: string[] = [""];
+  for (const word of words.split(" ").map((one) => one.slice(0, letters))) {
+    const last = lines[lines.length - 1] ?? "";
+    if (last && last.length + word.length + 1 > letters) lines.push(word);
+    else lines[lines.length - 1] = last ? `${last} ${word}` : word;
+  }
+  return lines;
+}
