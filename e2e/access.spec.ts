@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import { importDemo, socket } from "./support";
 
-const PLACES = ["brief", "gear", "patch", "plans", "arrivals", "control", "room"] as const;
+const PLACES = ["brief", "gear", "patch", "plans", "arrivals", "control", "room", "runsheet"] as const;
 
 async function expectNoSeriousIssue(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();

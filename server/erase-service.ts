@@ -79,6 +79,7 @@ async function eraseOne(
   const files = (await models.attachments.findAll({ ...of, attributes: ["id"] })).map((photo) => photo.id);
   await models.jobs.update({ isErased: true }, { where: { id }, transaction });
   const saves = await models.jobEvents.destroy(of);
+  await models.visitEntries.destroy(of);
   await models.attachments.destroy(of);
   await models.jobWords.destroy(of);
   await models.jobDocuments.destroy(of);

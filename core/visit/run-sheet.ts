@@ -1,7 +1,7 @@
 import { VISIT_MINUTES } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { visitSteps } from "./derive-steps";
-import { scheduleTasks, type TimedTask } from "./schedule";
+import { scheduleTasks, type Task, type TimedTask } from "./schedule";
 import type { OrderReason, VisitStep } from "./step";
 
 /** A step with its place in the visit. */
@@ -49,19 +49,19 @@ const WAITS_FOR: Readonly<Record<OrderReason, boolean>> = {
   "finish-first": true,
 };
 
+/** A step as the schedule sees it. */
+export const taskOf = (step: VisitStep): Task => ({
+  id: step.id,
+  minutes: minutesOf(step),
+  waitMinutes: waitOf(step),
+  after: step.after.map(({ step: id, because }) => ({ id, waits: WAITS_FOR[because] })),
+  needs: step.needs,
+});
+
 /** The run sheet of a job for one or two people. */
 export function runSheet(job: Job, people: 1 | 2): RunSheet {
   const steps = visitSteps(job);
-  const schedule = scheduleTasks(
-    steps.map((step) => ({
-      id: step.id,
-      minutes: minutesOf(step),
-      waitMinutes: waitOf(step),
-      after: step.after.map(({ step: id, because }) => ({ id, waits: WAITS_FOR[because] })),
-      needs: step.needs,
-    })),
-    people,
-  );
+  const schedule = scheduleTasks(steps.map(taskOf), people);
   const times = new Map(schedule.tasks.map((task) => [task.id, task]));
   const timed = steps.flatMap((step): TimedStep[] => {
     const at = times.get(step.id);

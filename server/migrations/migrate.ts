@@ -6,10 +6,11 @@ import { createShelfDevices } from "./002-create-shelf-devices";
 import { createStock } from "./003-create-stock";
 import { documentsApart } from "./004-documents-apart";
 import { versions } from "./005-versions";
+import { visitEntries } from "./006-visit-entries";
 import type { Migration } from "./migration";
 
 /** Append-only: a landed migration is never changed in what it does, it gets a successor. */
-export const MIGRATIONS: readonly Migration[] = [createJobs, createShelfDevices, createStock, documentsApart, versions];
+export const MIGRATIONS: readonly Migration[] = [createJobs, createShelfDevices, createStock, documentsApart, versions, visitEntries];
 
 /**
  * Brings the tables to this program's version. Each migration is one transaction together with the note that it was made, so that one that

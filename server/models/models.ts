@@ -77,7 +77,17 @@ export class AttachmentRow extends Model<InferAttributes<AttachmentRow>, InferCr
   declare createdAt: string;
 }
 
+/** One entry of the record of a job's visits. */
+export class VisitEntryRow extends Model<InferAttributes<VisitEntryRow>, InferCreationAttributes<VisitEntryRow>> {
+  declare id: string;
+  declare jobId: string;
+  declare at: string;
+  declare entry: string;
+  declare version: number;
+}
+
 export interface Models {
+  readonly visitEntries: typeof VisitEntryRow;
   readonly jobs: typeof JobRow;
   readonly jobDocuments: typeof JobDocumentRow;
   readonly jobWords: typeof JobWordsRow;
@@ -169,7 +179,19 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     { ...options, tableName: "attachments", modelName: "attachment" },
   );
+  class VisitEntries extends VisitEntryRow {}
+  VisitEntries.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      jobId: { type: DataTypes.UUID, allowNull: false },
+      at: text(),
+      entry: text(),
+      version: version(),
+    },
+    { ...options, tableName: "visit_entries", modelName: "visitEntry" },
+  );
   return {
+    visitEntries: VisitEntries,
     stockItems: StockItems,
     preferences: Preferences,
     attachments: Attachments,

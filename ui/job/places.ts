@@ -18,4 +18,8 @@ export const PLACES = [
       { path: "room", name: jobWords.room, key: "6" },
     ],
   },
+  {
+    phase: jobWords.visit,
+    places: [{ path: "runsheet", name: jobWords.runSheet, key: "7" }],
+  },
 ] as const;

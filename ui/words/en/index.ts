@@ -19,3 +19,4 @@ export { settingsWords } from "./settings";
 export { shelfWords } from "./shelf";
 export { stockWords } from "./stock";
 export { themeWords } from "./theme";
+export { visitWords } from "./visit";

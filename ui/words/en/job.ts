@@ -56,6 +56,8 @@ export const jobWords = {
   plans: "Plans",
   control: "Control",
   room: "Room",
+  visit: "Visit",
+  runSheet: "Run sheet",
   saved: (figure: string) => `saved ${figure}`,
   saving: "saving …",
   notSavedYet: "not saved yet",

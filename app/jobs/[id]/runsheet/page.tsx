@@ -1,0 +1,5 @@
+import { RunSheetPlace } from "@/ui/visit";
+
+export default function Page() {
+  return <RunSheetPlace />;
+}

@@ -1,0 +1,1 @@
+export { RunSheetPlace } from "./run-sheet-place";

@@ -1,0 +1,54 @@
+import { createStore, get, set, type UseStore } from "idb-keyval";
+import { z } from "zod";
+import { mergedEntries, VisitEntry } from "@/core/visit";
+import { askServer } from "@/ui/kit";
+
+const Kept = z.object({ entries: z.array(VisitEntry), unsent: z.array(z.uuid()) });
+const Answer = z.object({ entries: z.array(VisitEntry) });
+
+/** The record of a visit as this device knows it, and the entries that the server does not have yet. */
+export interface VisitRecord {
+  readonly entries: readonly VisitEntry[];
+  readonly unsent: readonly string[];
+}
+
+export const EMPTY_RECORD: VisitRecord = { entries: [], unsent: [] };
+
+let shared: UseStore | undefined;
+const store = () => (shared ??= createStore("octachord-visits", "records"));
+
+/** What this device kept of a job's visits; a browser without a store for it keeps nothing beyond the page. */
+export async function keptRecord(job: string): Promise<VisitRecord> {
+  try {
+    const read = Kept.safeParse(await get(job, store()));
+    return read.success ? read.data : EMPTY_RECORD;
+  } catch {
+    return EMPTY_RECORD;
+  }
+}
+
+export const keepRecord = (job: string, record: VisitRecord): Promise<void> => set(job, record, store()).catch(() => undefined);
+
+/** With one entry more that the server does not have yet. */
+export const withEntry = ({ entries, unsent }: VisitRecord, entry: VisitEntry): VisitRecord => ({
+  entries: mergedEntries(entries, [entry]),
+  unsent: [...unsent, entry.id],
+});
+
+/** Two views of one record, as of this device and of the server. */
+const mergedRecord = (own: VisitRecord, theirs: readonly VisitEntry[]): VisitRecord => {
+  const there = new Set(theirs.map(({ id }) => id));
+  return { entries: mergedEntries(own.entries, theirs), unsent: own.unsent.filter((id) => !there.has(id)) };
+};
+
+/** Sends what is unsent, or asks for what others entered; the record as it then is, or null where the server is away. */
+export async function syncRecord(job: string, record: VisitRecord): Promise<VisitRecord | null> {
+  const url = `/api/jobs/${job}/visit`;
+  const unsent = record.entries.filter(({ id }) => record.unsent.includes(id)).slice(0, 500);
+  const answer = await askServer(
+    url,
+    unsent.length ? { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ entries: unsent }) } : {},
+  );
+  const read = answer.ok ? Answer.safeParse(answer.value) : null;
+  return read?.success ? mergedRecord(record, read.data.entries) : null;
+}

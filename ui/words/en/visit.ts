@@ -1,0 +1,30 @@
+import { plural } from "@/core/text";
+
+/** Words of Visit: the run sheet. */
+export const visitWords = {
+  runSheet: "Run sheet",
+  allSteps: "All steps, in order",
+  thisStep: "This step",
+  whoWorks: "Who works",
+  onePerson: "one person",
+  twoPeople: "two people",
+  labelsPdf: "Labels as PDF",
+  labelsCsv: "CSV",
+  progress: (done: number, all: number, left: string) => `${done} of ${plural(all, "step")} done; about ${left} left.`,
+  unsent: (count: number) => `${plural(count, "tick")} kept on this device until the server answers.`,
+  sign: "It worked when:",
+  note: "Note for this step",
+  notePlaceholder: "Note, if there is something to remember",
+  done: "Done",
+  notDone: "Not done",
+  putOff: "Put off",
+  states: { done: "done", "not-done": "tried, not done", "put-off": "put off" },
+  next: "Next",
+  allDone: "Every step is done or put off.",
+  beyond: (count: number) => `${plural(count, "finished step")} no longer in the plan; what was done stays in the record.`,
+  thenWait: (time: string) => `Then wait ${time} before judging.`,
+  waiting: (time: string) => `${time} to wait.`,
+  waited: "The wait is over.",
+  startTimer: "Start the timer",
+  stopTimer: "Stop",
+};
