@@ -5,6 +5,7 @@ export {
   mergedEntries,
   MOST_ENTRIES,
   progressOf,
+  settingLeft,
   STEP_STATES,
   VisitEntry,
   type StepState,

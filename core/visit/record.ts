@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Command, Job } from "@/core/job";
 import { taskOf } from "./run-sheet";
 import { scheduleTasks } from "./schedule";
 import type { VisitStep } from "./step";
@@ -67,4 +68,12 @@ export function progressOf(steps: readonly VisitStep[], entries: readonly VisitE
     done: steps.filter(({ id }) => states.get(id)?.state === "done").length,
     beyond: [...states.values()].filter(({ step, state }) => state === "done" && !known.has(step)),
   };
+}
+
+/** The edit that notes a menu as left once its step is done; null where the step is of another kind, or the job says so already. */
+export function settingLeft(job: Job, { device, setting }: VisitStep): Command | null {
+  const row = setting && job.devices.find(({ id }) => id === device)?.settings.find(({ key }) => key === setting.key);
+  return row && device !== null && row.left !== setting.value
+    ? { kind: "set-setting", device, setting: setting.key, state: "left", value: setting.value }
+    : null;
 }

@@ -3,8 +3,8 @@
 import { Button } from "antd";
 import { useMemo } from "react";
 import { durationWords, scheduleSentence, visitStepWords } from "@/core/text";
-import { progressOf, runSheet, visitSteps } from "@/core/visit";
-import { EffectLine, Sheet, useJob } from "@/ui/job";
+import { progressOf, runSheet, settingLeft, visitSteps } from "@/core/visit";
+import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { Switcher, useChosen } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
 import { StepCard } from "./step-card";
@@ -25,6 +25,7 @@ export function RunSheetPlace() {
   const [chosenId, choose] = useChosen("step");
   const people = wanted === "2" ? 2 : 1;
   const { record, mark } = useVisit(id);
+  const { edit } = useIntents();
   const sheet = useMemo(() => runSheet(job, people), [job, people]);
   const steps = useMemo(() => visitSteps(job), [job]);
   const progress = useMemo(() => progressOf(steps, record.entries, people), [steps, record, people]);
@@ -46,7 +47,10 @@ export function RunSheetPlace() {
                   data-state={state}
                   onClick={() => choose(step.id)}
                 >
-                  <span className={styles.time}>{durationWords(step.starts)}</span>
+                  <span className={styles.time}>
+                    {durationWords(step.starts)}
+                    {people === 2 ? <b> {visitWords.person(step.person + 1)}</b> : null}
+                  </span>
                   <span>
                     {visitStepWords(job, step, rows)}
                     {state === "open" ? null : <em> {visitWords.states[state]}</em>}
@@ -85,6 +89,8 @@ export function RunSheetPlace() {
             waitMinutes={timed?.waitMinutes ?? 0}
             onMark={(state, note) => {
               mark(current.id, state, note);
+              const left = state === "done" ? settingLeft(job, current) : null;
+              if (left) edit(left);
               choose(null);
             }}
           />

@@ -3,6 +3,7 @@ import { plural } from "@/core/text";
 /** Words of Visit: the run sheet. */
 export const visitWords = {
   runSheet: "Run sheet",
+  person: (number: number) => `by ${number}`,
   allSteps: "All steps, in order",
   thisStep: "This step",
   whoWorks: "Who works",
