@@ -45,7 +45,12 @@ module.exports = {
     forbid("server-no-ui", { path: "^(server|cli)/" }, { path: "^(app|ui|workers)/" }, "The server and the command line draw nothing."),
     forbid("ui-no-app", { path: room("ui") }, { path: room("app") }, "Pages use the interface, not the other way round."),
     forbid("antd-in-ui", { path: "^(server|cli|core|workers)/" }, { path: "^node_modules/antd" }, "Ant Design stays in the interface."),
-    forbid("print-only-core", { path: room("print") }, { path: "^(app|ui|server|workers|cli)/" }, "Print turns drawings of the core into files and knows nothing else."),
+    forbid(
+      "print-only-core",
+      { path: room("print") },
+      { path: "^(app|ui|server|workers|cli)/" },
+      "Print turns drawings of the core into files and knows nothing else.",
+    ),
     forbid("print-away-from-ui", { path: "^(ui|workers)/" }, { path: room("print") }, "A browser asks the server for a PDF."),
     forbid("no-circles", {}, { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } }, "No circles of modules."),
   ],
