@@ -8,6 +8,7 @@ import { planCommandLine, type PlanCommandOptions } from "./plan-command";
 import { linkCommand } from "./link-command";
 import { mapCommand, type MapOptions } from "./map-command";
 import { measureMakeCommand, measureReadCommand, type MeasureReadOptions } from "./measure-command";
+import { proveCommand } from "./prove-command";
 import { roomCommand, type RoomOptions } from "./room-command";
 import { labelsCommand, type LabelsOptions } from "./labels-command";
 import { runSheetCommand } from "./runsheet-command";
@@ -129,6 +130,15 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--json", "answer as JSON")
     .action(async (file: string, options: { people?: string; json?: boolean }) => {
       exitCode = await runSheetCommand(file, options);
+    });
+  program
+    .command("prove")
+    .description("which single fact of the room would explain what was seen on site")
+    .argument("<job>", jobHelp)
+    .requiredOption("--observed <file>", "a JSON list of rows with what was seen")
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: { observed: string; json?: boolean }) => {
+      exitCode = await proveCommand(file, options);
     });
   program
     .command("labels")

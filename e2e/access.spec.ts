@@ -111,3 +111,12 @@ test("at twice the size of the print every place still shows its work, by scroll
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
   }
 });
+
+test("on a first visit under a light system everything is in daylight, buttons too", async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ colorScheme: "light", ...(baseURL ? { baseURL } : {}) });
+  const page = await context.newPage();
+  await page.goto("/");
+  // The brass of daylight, in place of that of the dim room.
+  await expect(page.getByRole("button", { name: "New job" })).toHaveCSS("background-color", "rgb(122, 79, 0)");
+  await context.close();
+});

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
-import { importDemo } from "./support";
+import { choose, importDemo } from "./support";
 
 test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
 
@@ -59,4 +59,29 @@ test("a wait is counted down, the labels are had as PDF, and the sheet is the on
       .filter(({ impact }) => impact === "serious" || impact === "critical")
       .map(({ id: rule, nodes }) => `${rule}: ${nodes[0]?.html}`),
   ).toEqual([]);
+});
+
+test("a format that shows something else is explained by one fact, and the job is corrected by it", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  await page.goto(`/jobs/${id}/runsheet`);
+  const step = page.getByRole("region", { name: "This step" });
+  for (const words of ["Cover the floor", "Photograph every back plate"]) {
+    await expect(step).toContainText(words);
+    await step.getByRole("button", { name: "Done", exact: true }).tap();
+  }
+  await expect(step).toContainText("The display says Dolby");
+  // The television was left at PCM: stereo shows where a stream with objects was predicted.
+  for (let row = 0; row < 6; row += 1) {
+    const text = await step.innerText();
+    if (/Play film from Disc player/.test(text)) {
+      await choose(page, "Seen instead", /^LPCM 2\.0$/);
+      break;
+    }
+    await step.getByRole("button", { name: "As predicted" }).tap();
+  }
+  const why = page.getByRole("region", { name: "What would explain what was seen" });
+  await expect(why).toContainText(/not as predicted/, { timeout: 20_000 });
+  await expect(why.getByRole("listitem").first()).toContainText("Explains");
+  await why.getByRole("button", { name: "Correct the job" }).first().tap();
+  await expect(page.getByRole("button", { name: /^Undo: / })).toBeEnabled();
 });

@@ -19,6 +19,7 @@ const entry = (step: string, minute: number): VisitEntry => ({
   step,
   state: "done",
   note: "",
+  sees: null,
   at: `2026-11-27T10:0${minute}:00.000Z`,
   who: "",
 });

@@ -117,3 +117,4 @@ export {
 } from "./room-sheet-words";
 export { heardSentence, recordingSentence, recordingTroubleSentence, SIGNAL_CAUTION, wavTroubleSentence } from "./measure-words";
 export { durationWords, orderWords, scheduleSentence, signWords, stepCaution, visitStepWords } from "./visit-words";
+export { explainedSentence, wrongFactSentence } from "./proof-words";

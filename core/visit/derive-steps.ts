@@ -248,9 +248,12 @@ function afterOf(step: Draft, all: readonly Draft[], difference: RoomDifference)
         (other) => isOf(other, "dial", "calibrate", "pair", "confirm", "power-on") && other.device === step.device,
       );
     case "prove":
-      return every("prove-what-is-finished", (other) =>
-        isOf(other, "power-on", "set", "isolate", "confirm", "pair", "firmware", "tone", "dial", "calibrate"),
-      );
+      return [
+        ...every("pictures-first", (other) => isOf(other, "photo")),
+        ...every("prove-what-is-finished", (other) =>
+          isOf(other, "power-on", "set", "isolate", "confirm", "pair", "firmware", "tone", "dial", "calibrate"),
+        ),
+      ];
     case "label":
       return every("pulled-before-plugged", (other) => isOf(other, "plug") && other.cable === step.cable);
     case "hand-over":

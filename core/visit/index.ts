@@ -3,6 +3,7 @@ export { runSheet, type RunSheet, type TimedStep } from "./run-sheet";
 export {
   lastEntries,
   mergedEntries,
+  observationsOf,
   MOST_ENTRIES,
   progressOf,
   settingLeft,

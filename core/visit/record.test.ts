@@ -10,6 +10,7 @@ const entry = (n: number, step: string, state: VisitEntry["state"], minute = n):
   step,
   state,
   note: "",
+  sees: null,
   at: `2026-11-27T10:${String(minute).padStart(2, "0")}:00.000Z`,
   who: "",
 });

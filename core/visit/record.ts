@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Command, Job } from "@/core/job";
+import { Seen, type Observation } from "@/core/proof";
 import { taskOf } from "./run-sheet";
 import { scheduleTasks } from "./schedule";
 import type { VisitStep } from "./step";
@@ -15,6 +16,8 @@ export const VisitEntry = z.strictObject({
   /** open: an earlier entry was taken back. */
   state: z.enum(STEP_STATES),
   note: z.string().max(2000).default(""),
+  /** What was seen where a row was proven; null: nothing was, or the step proves nothing. */
+  sees: Seen.nullable().default(null),
   at: z.iso.datetime(),
   who: z.string().max(80).default(""),
 });
@@ -54,6 +57,7 @@ export interface VisitProgress {
 export function progressOf(steps: readonly VisitStep[], entries: readonly VisitEntry[], people: 1 | 2): VisitProgress {
   const states = lastEntries(entries);
   const isOver = (id: string) => states.get(id)?.state === "done" || states.get(id)?.state === "put-off";
+  const wasTried = (id: string) => states.get(id)?.state === "not-done";
   const open = steps.filter(({ id }) => !isOver(id));
   const known = new Set(steps.map(({ id }) => id));
   const schedule = scheduleTasks(
@@ -63,7 +67,8 @@ export function progressOf(steps: readonly VisitStep[], entries: readonly VisitE
   const starts = new Map(schedule.tasks.map(({ id, starts: at }) => [id, at]));
   return {
     states,
-    left: open.toSorted((a, b) => (starts.get(a.id) ?? 0) - (starts.get(b.id) ?? 0)),
+    // What was tried and not done comes again when the rest is through.
+    left: open.toSorted((a, b) => Number(wasTried(a.id)) - Number(wasTried(b.id)) || (starts.get(a.id) ?? 0) - (starts.get(b.id) ?? 0)),
     minutesLeft: schedule.minutes,
     done: steps.filter(({ id }) => states.get(id)?.state === "done").length,
     beyond: [...states.values()].filter(({ step, state }) => state === "done" && !known.has(step)),
@@ -77,3 +82,12 @@ export function settingLeft(job: Job, { device, setting }: VisitStep): Command |
     ? { kind: "set-setting", device, setting: setting.key, state: "left", value: setting.value }
     : null;
 }
+
+/** What was seen of the rows of a job, by the entry that counts for each. */
+export const observationsOf = (steps: readonly VisitStep[], entries: readonly VisitEntry[]): readonly Observation[] => {
+  const last = lastEntries(entries);
+  return steps.flatMap(({ id, row }): Observation[] => {
+    const sees = last.get(id)?.sees ?? null;
+    return row !== null && sees !== null ? [{ row, sees }] : [];
+  });
+};

@@ -5,6 +5,8 @@ import { PALETTE, type ThemeName } from "./palette";
 export function antdTheme(name: ThemeName): ThemeConfig {
   const colours = PALETTE[name];
   return {
+    // Each theme has variables of its own name, so that a change after the first paint takes them all.
+    cssVar: { key: `octachord-${name}` },
     algorithm: name === "dim" ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       colorPrimary: colours.brass,

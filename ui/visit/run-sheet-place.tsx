@@ -3,10 +3,11 @@
 import { Button } from "antd";
 import { useMemo } from "react";
 import { durationWords, scheduleSentence, visitStepWords } from "@/core/text";
-import { progressOf, runSheet, settingLeft, visitSteps } from "@/core/visit";
+import { observationsOf, progressOf, runSheet, settingLeft, visitSteps } from "@/core/visit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { Switcher, useChosen } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
+import { Explanations } from "./explanations";
 import { StepCard } from "./step-card";
 import { useVisit } from "./use-visit";
 import styles from "./visit.module.css";
@@ -29,6 +30,7 @@ export function RunSheetPlace() {
   const sheet = useMemo(() => runSheet(job, people), [job, people]);
   const steps = useMemo(() => visitSteps(job), [job]);
   const progress = useMemo(() => progressOf(steps, record.entries, people), [steps, record, people]);
+  const observations = useMemo(() => observationsOf(steps, record.entries), [steps, record]);
   const current = steps.find((step) => step.id === chosenId) ?? progress.left[0] ?? null;
   const timed = sheet.steps.find((step) => step.id === current?.id);
   const next = progress.left.filter((step) => step.id !== current?.id).slice(0, 3);
@@ -87,8 +89,8 @@ export function RunSheetPlace() {
             step={current}
             rows={rows}
             waitMinutes={timed?.waitMinutes ?? 0}
-            onMark={(state, note) => {
-              mark(current.id, state, note);
+            onMark={(state, note, sees) => {
+              mark(current.id, state, { note, sees });
               const left = state === "done" ? settingLeft(job, current) : null;
               if (left) edit(left);
               choose(null);
@@ -97,6 +99,7 @@ export function RunSheetPlace() {
         ) : (
           <p className={styles.over}>{visitWords.allDone}</p>
         )}
+        <Explanations job={job} observations={observations} onEdit={edit} />
         {next.length ? (
           <section aria-label={visitWords.next}>
             <h3>{visitWords.next}</h3>

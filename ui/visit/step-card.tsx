@@ -5,8 +5,10 @@ import { useState } from "react";
 import type { Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { orderWords, signWords, stepCaution, visitStepWords } from "@/core/text";
+import type { Seen } from "@/core/proof";
 import type { StepState, VisitStep } from "@/core/visit";
 import { visitWords } from "@/ui/words";
+import { SeenChoice } from "./seen-choice";
 import { WaitTimer } from "./wait-timer";
 import styles from "./visit.module.css";
 
@@ -15,7 +17,7 @@ interface StepCardProps {
   readonly step: VisitStep;
   readonly rows: readonly Arrival[];
   readonly waitMinutes: number;
-  readonly onMark: (state: StepState, note: string) => void;
+  readonly onMark: (state: StepState, note: string, sees: Seen | null) => void;
 }
 
 /** One step, large: what, why, how one sees that it worked, what can hurt; and what became of it. */
@@ -40,12 +42,13 @@ export function StepCard({ job, step, rows, waitMinutes, onMark }: StepCardProps
         maxLength={2000}
         onChange={(event) => setNote(event.target.value)}
       />
+      {step.row === null ? null : <SeenChoice onSeen={(sees) => onMark("not-done", note, sees)} />}
       <div className={styles.marks}>
-        <Button type="primary" onClick={() => onMark("done", note)}>
-          {visitWords.done}
+        <Button type="primary" onClick={() => onMark("done", note, step.row === null ? null : "as-predicted")}>
+          {step.row === null ? visitWords.done : visitWords.asPredicted}
         </Button>
-        <Button onClick={() => onMark("not-done", note)}>{visitWords.notDone}</Button>
-        <Button onClick={() => onMark("put-off", note)}>{visitWords.putOff}</Button>
+        <Button onClick={() => onMark("not-done", note, null)}>{visitWords.notDone}</Button>
+        <Button onClick={() => onMark("put-off", note, null)}>{visitWords.putOff}</Button>
       </div>
     </section>
   );

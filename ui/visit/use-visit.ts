@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
+import type { Seen } from "@/core/proof";
 import type { StepState, VisitEntry } from "@/core/visit";
 import { EMPTY_RECORD, keepRecord, keptRecord, syncRecord, withEntry, type VisitRecord } from "./visit-store";
 
@@ -9,7 +10,7 @@ const EVERY_MS = 8000;
 
 export interface Visit {
   readonly record: VisitRecord;
-  readonly mark: (step: string, state: StepState, note?: string) => void;
+  readonly mark: (step: string, state: StepState, more: { readonly note: string; readonly sees: Seen | null }) => void;
 }
 
 /** The record of a job's visits: ticks count at once, are kept over a reload, and go to the server when there is one. */
@@ -51,8 +52,8 @@ export function useVisit(job: string): Visit {
     };
   }, [job, keep, sync]);
   const mark = useCallback(
-    (step: string, state: StepState, note = "") => {
-      const entry: VisitEntry = { id: crypto.randomUUID(), step, state, note, at: new Date().toISOString(), who: "" };
+    (step: string, state: StepState, { note, sees }: { readonly note: string; readonly sees: Seen | null }) => {
+      const entry: VisitEntry = { id: crypto.randomUUID(), step, state, note, sees, at: new Date().toISOString(), who: "" };
       keep(withEntry(latest.current, entry));
       void sync();
     },

@@ -7,6 +7,7 @@ const entry = (n: number, step = "photo"): VisitEntry => ({
   step,
   state: "done",
   note: "",
+  sees: null,
   at: `2026-11-27T10:0${n}:00.000Z`,
   who: "",
 });
