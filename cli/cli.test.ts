@@ -85,7 +85,7 @@ test("JSON comes on one line with the same board, also from standard input", () 
   expect(JSON.parse(octachord(["validate", demo("flat-4b"), "--json"]).stdout)).toEqual({
     valid: true,
     name: "Flat 4B",
-    version: 2,
+    version: 3,
     devices: 4,
     cables: 3,
   });

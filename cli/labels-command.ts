@@ -1,5 +1,5 @@
 import { writeFile } from "node:fs/promises";
-import { labelPages } from "@/core/drawing";
+import { labelPages, labelStrip, type PrintedPage } from "@/core/drawing";
 import { cableLabels, labelTable } from "@/core/report";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
@@ -24,18 +24,20 @@ export async function labelsCommand(file: string, { output, paper, ...figures }:
     });
     return 0;
   }
-  if (!isPaper(paper)) throw new UnusableInput("--paper: expected a4 or letter.");
+  const words = cableLabels(job).map((label) => label.words);
+  if (paper === "strip") return print(output, job.name, labelStrip(words));
+  if (!isPaper(paper)) throw new UnusableInput("--paper: expected a4, letter or strip.");
   const columns = within("--columns", figures.columns, 1, 8);
   const rows = within("--rows", figures.rows, 1, 30);
   const marginMm = within("--margin", figures.margin, 0, 40);
   const start = within("--start", figures.start, 1, columns * rows);
-  const pages = labelPages(
-    cableLabels(job).map(({ words }) => words),
-    { paper, columns, rows, marginMm, start },
-  );
+  return print(output, job.name, labelPages(words, { paper, columns, rows, marginMm, start }));
+}
+
+async function print(output: string, name: string, pages: readonly PrintedPage[]): Promise<ExitCode> {
   await writePrint(
     output,
-    `${job.name}: labels`,
+    `${name}: labels`,
     () => pages,
     () => pages[0]?.svg ?? "",
   );

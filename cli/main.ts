@@ -145,7 +145,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .description("labels for both ends of every cable and speaker wire")
     .argument("<job>", jobHelp)
     .requiredOption("-o, --output <file>", "a name that ends in .pdf, .csv or .svg")
-    .option("--paper <paper>", "a4 or letter", "a4")
+    .option("--paper <paper>", "a4, letter or strip", "a4")
     .option("--columns <count>", "labels across the sheet", "3")
     .option("--rows <count>", "labels down the sheet", "8")
     .option("--margin <mm>", "white edge of the sheet", "8")

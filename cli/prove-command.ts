@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { z } from "zod";
-import { explain, Observation } from "@/core/proof";
-import { explainedSentence, wrongFactSentence } from "@/core/text";
+import { Observation } from "@/core/proof";
+import { proveReport } from "@/core/report";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
 import { UnusableInput } from "./unusable-input";
@@ -12,32 +12,23 @@ const Observations = z.array(Observation).min(1).max(500);
 export async function proveCommand(file: string, { observed, json = false }: { observed: string; json?: boolean }): Promise<ExitCode> {
   const job = await readJobFile(file);
   const observations = await readObservations(observed);
-  const answer = explain(job, observations);
-  const explanations = answer.explanations.map(({ fact, explains, others, command }) => ({
-    fact,
-    says: wrongFactSentence(job, fact),
-    explains,
-    others,
-    edit: command,
-  }));
-  if (json)
-    process.stdout.write(
-      `${JSON.stringify({ observed: answer.observed, unexpected: answer.unexpected, unknownRows: answer.unknownRows, explanations })}\n`,
-    );
+  const report = proveReport(job, observations);
+  if (json) process.stdout.write(`${JSON.stringify(report)}\n`);
   else {
     const lines = [
-      explainedSentence(answer),
-      ...explanations
+      report.says,
+      ...report.explanations
         .slice(0, 8)
         .map(
           ({ says, explains, others }) =>
-            `  ${explains} of ${answer.observed}: ${says}${others ? ` It would change ${others} more that nobody looked at.` : ""}`,
+            `  ${explains} of ${report.observed}: ${says}${others ? ` It would change ${others} more that nobody looked at.` : ""}`,
         ),
-      ...answer.unknownRows.map((row) => `  There is no row “${row}” in this job.`),
+      ...report.unknownRows.map((row) => `  There is no row “${row}” in this job.`),
+      ...report.unknownActs.map((act) => `  There is no act “${act}” in this job.`),
     ];
     process.stdout.write(`${lines.join("\n")}\n`);
   }
-  return answer.unexpected === 0 && answer.unknownRows.length === 0 ? 0 : 1;
+  return report.unexpected === 0 && report.unknownRows.length + report.unknownActs.length === 0 ? 0 : 1;
 }
 
 async function readObservations(file: string): Promise<readonly Observation[]> {
@@ -54,6 +45,6 @@ async function readObservations(file: string): Promise<readonly Observation[]> {
   if (read.success) return read.data;
   const [issue] = read.error.issues;
   throw new UnusableInput(
-    `${file}: ${issue?.path.join(".") || "the document"}: expected a list of {"row", "sees"}, where sees is "as-predicted", "silent" or {"coding", "channels", "objects"}.`,
+    `${file}: ${issue?.path.join(".") || "the document"}: expected a list of {"row", "sees"}, or {"act", "sees"}; sees is "as-predicted", "silent", "no-picture", {"coding", "channels", "objects"} or, of an act, {"miss", "device"}.`,
   );
 }

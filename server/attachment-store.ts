@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { mkdir, readdir, readFile, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import { QueryTypes } from "sequelize";
-import { attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Attachment } from "@/core/job";
+import { ATTACHMENT_TYPES, attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, withoutPlace, type Attachment } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { PHOTO_FOLDER } from "./data-files";
 import type { Database } from "./database";
@@ -10,6 +10,8 @@ import { DAY_MS } from "./day";
 
 export type AttachmentRefusal =
   | { readonly code: "no-such-job" }
+  /** The id that the page gave it belongs to a photo of another job. */
+  | { readonly code: "photo-elsewhere" }
   | { readonly code: "photo-too-large"; readonly bytes: number; readonly limit: number }
   | { readonly code: "not-a-photo" }
   /** A picture in a format that browsers do not show. */
@@ -22,11 +24,13 @@ export interface StoredPhoto {
 }
 
 const folderOf = (db: Database) => join(dirname(db.file), PHOTO_FOLDER);
-// Ids are made here and never come from outside, so that no name of a file is ever a path.
+// Ids are UUIDs, made here or by a page that has no network yet and checked on the way in, so that no name of a file is ever a path.
 const fileOf = (db: Database, id: string) => join(folderOf(db), id);
 
 /** A photo as it comes in. */
 interface NewPhoto {
+  /** Made by the page that took it, so that a photo that is sent twice is kept once; null: made here. */
+  readonly id?: string | null;
   readonly name: string;
   readonly device: string | null;
   readonly bytes: Uint8Array;
@@ -35,6 +39,11 @@ interface NewPhoto {
 /** Keeps a photo of a job; what it is is read from its bytes, never from its name. The document names it by an edit of its own. */
 export async function keepPhoto(db: Database, jobId: string, photo: NewPhoto): Promise<Outcome<Attachment, AttachmentRefusal>> {
   if (!(await db.models.jobs.findByPk(jobId, { attributes: ["id"] }))) return refused({ code: "no-such-job" });
+  const there = photo.id ? await db.models.attachments.findByPk(photo.id) : null;
+  if (there && there.jobId !== jobId) return refused({ code: "photo-elsewhere" });
+  const type = there && ATTACHMENT_TYPES.find((one) => one === there.type);
+  if (there && type)
+    return done({ id: there.id, name: photo.name.slice(0, 200) || "photo", type, bytes: there.bytes, device: photo.device });
   const written = await writePhoto(db, photo);
   if (!written.ok) return written;
   try {
@@ -49,13 +58,13 @@ export async function keepPhoto(db: Database, jobId: string, photo: NewPhoto): P
 /** Writes the bytes of a photo under a name of its own, without where it was taken; its row in the database comes after. */
 export async function writePhoto(
   db: Database,
-  { name, device, bytes: given }: NewPhoto,
-): Promise<Outcome<Attachment, Exclude<AttachmentRefusal, { code: "no-such-job" }>>> {
+  { id: own = null, name, device, bytes: given }: NewPhoto,
+): Promise<Outcome<Attachment, Exclude<AttachmentRefusal, { code: "no-such-job" | "photo-elsewhere" }>>> {
   if (given.length > MAX_ATTACHMENT_BYTES) return refused({ code: "photo-too-large", bytes: given.length, limit: MAX_ATTACHMENT_BYTES });
   const type = attachmentTypeOf(given);
   if (!type) return refused(isHeic(given) ? { code: "heic" } : { code: "not-a-photo" });
   const bytes = withoutPlace(given, type);
-  const id = randomUUID();
+  const id = own ?? randomUUID();
   await mkdir(folderOf(db), { recursive: true, mode: 0o700 });
   await writeFile(fileOf(db, id), bytes, { flag: "wx", mode: 0o600 });
   return done({ id, name: name.slice(0, 200) || "photo", type, bytes: bytes.length, device });

@@ -17,6 +17,7 @@ import { keepPreferences, preferences } from "./preferences-service";
 import { importOwnDevices, ownDevices } from "./shelf-service";
 import { addStock, stockItems } from "./stock-service";
 import { readStored } from "./stored";
+import { withRecord } from "./visit-service";
 import { partOfText, writeZip, type ZipPart } from "./zip-file";
 
 const JOB = "job.octachord.json";
@@ -71,7 +72,7 @@ async function partsOfJob(db: Database, id: string, number: number): Promise<rea
   const folder = `jobs/${String(number).padStart(4, "0")}-${read.ok ? fileStem(read.value.name) : "damaged"}`;
   if (!read.ok) return [partOfText(`${folder}/damaged.txt`, text)];
   return [
-    partOfText(`${folder}/${JOB}`, json(read.value)),
+    partOfText(`${folder}/${JOB}`, json(await withRecord(db, { id, job: read.value }))),
     ...read.value.attachments.map((photo): ZipPart => ({
       name: photoFile(folder, photo),
       chunks: async function* () {

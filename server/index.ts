@@ -27,7 +27,7 @@ export {
   type FitRefusal,
   type JobParts,
 } from "./stock-service";
-export { keepEntries, visitRecord, type VisitRefusal } from "./visit-service";
+export { firmMinutes, keepEntries, visitRecord, withRecord, type KeptVisit, type VisitRefusal } from "./visit-service";
 export { storageTrouble } from "./storage-trouble";
 export type { DamagedRow } from "./stored";
 export { copyJob, importJob, packJob, startJob, type ImportRefusal } from "./transfer-service";

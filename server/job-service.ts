@@ -4,6 +4,7 @@ import { z } from "zod";
 import { Command, editToKeep, readJob, textToKeep, type EditRefusal, type Job, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
+import { insertEntries } from "./visit-service";
 import { appendEvent, findJob, findSave, insertJob, setBinned, updateJob, type StoredJob } from "./job-repository";
 
 const base = { revision: z.number().int().min(1), saveId: z.uuid().optional() };
@@ -37,11 +38,17 @@ export async function createJobIn(
   { id, job, origin }: { readonly id: string; readonly job: Job; readonly origin: JobOrigin },
   transaction: Transaction,
 ): Promise<StoredJob> {
-  const kept = textToKeep(job);
+  const { record, ...document } = job;
+  const kept = textToKeep({ ...document, record: [] });
   if (!kept.ok) throw new UnsoundDocument(`A new job would not open again: ${JSON.stringify(kept.refusal)}`);
   const at = now();
   await insertJob(db, { id, ...kept.value, at }, transaction);
-  await appendEvent(db, { jobId: id, revision: 1, saveId: randomUUID(), at, event: { kind: origin, document: job } }, transaction);
+  await appendEvent(
+    db,
+    { jobId: id, revision: 1, saveId: randomUUID(), at, event: { kind: origin, document: kept.value.job } },
+    transaction,
+  );
+  await insertEntries(db, id, record, transaction);
   return { id, revision: 1, updatedAt: at, job: kept.value.job };
 }
 
@@ -80,7 +87,8 @@ function changedJob(job: Job, request: SaveRequest): Outcome<{ readonly job: Job
   }
   const read = readJob(request.document);
   if (!read.ok) return refused({ code: "document-refused", troubles: read.refusal });
-  const kept = textToKeep(read.value);
+  // The record of visits grows by its own entries alone.
+  const kept = textToKeep({ ...read.value, record: [] });
   return kept.ok ? kept : refused({ code: "document-refused", troubles: [kept.refusal] });
 }
 

@@ -31,7 +31,7 @@ export async function createWithPhotos(db: Database, job: Job, origin: JobOrigin
   try {
     for (const attachment of job.attachments) {
       const bytes = await bytesOf(attachment);
-      const photo = bytes && (await writePhoto(db, { ...attachment, bytes }));
+      const photo = bytes && (await writePhoto(db, { name: attachment.name, device: attachment.device, bytes }));
       if (photo?.ok) written.push(photo.value);
       else withoutBytes.push(attachment);
     }

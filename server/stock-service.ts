@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import { z } from "zod";
-import { editToKeep, type Command, type Job, type SingleCommand } from "@/core/job";
+import { editToKeep, type Command, type SingleCommand } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { changedStock, reserve, type StockChange, StockFields, VanNeed, vanNeeds, type Reservation, type StockItem } from "@/core/stock";
 import { STORED_VERSION } from "@/core/versions";
@@ -126,12 +126,8 @@ export async function fitParts(
     if (!current) return refused({ code: "no-such-job" });
     if (!parts) return done({ revision: current.revision, fitted: 0 });
     if (parts.missing.length) return refused({ code: "missing", needs: parts.missing });
-    const items = await stockItems(db, transaction);
-    for (const { id: item, ...fields } of items) {
-      const taken = parts.reserved.filter((one) => one.item === item).length;
-      if (taken) await db.models.stockItems.update(kept({ ...fields, count: fields.count - taken }), { where: { id: item }, transaction });
-    }
-    const command = fittedCommand(current.job);
+    await takeOut(db, parts.reserved, transaction);
+    const command: Command = { kind: "batch", commands: vanNeeds(current.job).map(({ part }) => fittedCommand(part)) };
     const applied = editToKeep(current.job, [command]);
     if (!applied.ok) throw new Error(`parts of ${id} could not be marked as fitted: ${JSON.stringify(applied.refusal)}`);
     const [revision, at] = [current.revision + 1, new Date().toISOString()];
@@ -141,11 +137,24 @@ export async function fitParts(
   });
 }
 
-const fittedCommand = (job: Job): Command => ({
-  kind: "batch",
-  commands: vanNeeds(job).map(({ part }): SingleCommand =>
-    part.kind === "cable"
-      ? { kind: "edit-cable", cable: part.id, fields: { supply: "there" } }
-      : { kind: "edit-device", device: part.id, fields: { supply: "there" } },
-  ),
-});
+/** Takes what is set aside off the van's list. */
+async function takeOut(db: Database, reserved: Reservation["reserved"], transaction: Transaction): Promise<void> {
+  for (const { id: item, ...fields } of await stockItems(db, transaction)) {
+    const taken = reserved.filter((one) => one.item === item).length;
+    if (taken) await db.models.stockItems.update(kept({ ...fields, count: fields.count - taken }), { where: { id: item }, transaction });
+  }
+}
+
+/** Some parts of a job were fitted: those that the van has set aside for it leave the list. */
+export async function takeFromVan(db: Database, id: string, needs: readonly VanNeed[], transaction: Transaction): Promise<void> {
+  if (needs.length === 0) return;
+  const reserved = (await jobParts(db, transaction)).find((one) => one.id === id)?.reserved ?? [];
+  const taken = reserved.filter(({ need }) => needs.some(({ part }) => part.kind === need.part.kind && part.id === need.part.id));
+  await takeOut(db, taken, transaction);
+}
+
+/** A part that was fitted is there from now on. */
+export const fittedCommand = ({ kind, id }: Pick<VanNeed["part"], "kind" | "id">): SingleCommand =>
+  kind === "cable"
+    ? { kind: "edit-cable", cable: id, fields: { supply: "there" } }
+    : { kind: "edit-device", device: id, fields: { supply: "there" } };

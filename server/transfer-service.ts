@@ -8,6 +8,7 @@ import type { Database } from "./database";
 import { findJob, type StoredJob } from "./job-repository";
 import { createJob } from "./job-service";
 import { createWithPhotos, photosOf, type NewJob } from "./new-job";
+import { withRecord } from "./visit-service";
 
 const DOCUMENT = "job.octachord.json";
 const photoName = ({ id, type }: Attachment) => `photos/${id}.${type.slice("image/".length)}`;
@@ -21,7 +22,7 @@ export type ImportRefusal =
 
 /** The document and its photos as one zip. */
 export async function packJob(db: Database, { id, job }: StoredJob): Promise<Uint8Array> {
-  const files: Record<string, Uint8Array> = { [DOCUMENT]: strToU8(`${JSON.stringify(job, null, 2)}\n`) };
+  const files: Record<string, Uint8Array> = { [DOCUMENT]: strToU8(`${JSON.stringify(await withRecord(db, { id, job }), null, 2)}\n`) };
   for (const attachment of job.attachments) {
     const photo = await findPhoto(db, id, attachment.id);
     if (photo) files[photoName(attachment)] = photo.bytes;

@@ -31,7 +31,9 @@ vi.mock("@/core/versions/steps", () => {
       preferences: (value) => value,
     },
   };
-  return { STEPS: [step] };
+  const same = (value: unknown) => value;
+  const plain: VersionStep = { to: 3, name: "nothing", up: { device: same, job: same, command: same, stock: same, preferences: same } };
+  return { STEPS: [step, plain] };
 });
 
 test("a renamed field voids neither an own device nor the log of a job that an older program kept", async () => {
@@ -60,7 +62,7 @@ test("a renamed field voids neither an own device nor the log of a job that an o
   const { note, ...own } = bar;
   await db.models.shelfDevices.update({ device: JSON.stringify({ ...own, room: null, remark: note }), version: 1 }, { where: {} });
 
-  expect((await damagedJob(db, id))?.saved).toMatchObject({ from: { kind: "log" }, job: { customer: "Of the log", version: 2 } });
+  expect((await damagedJob(db, id))?.saved).toMatchObject({ from: { kind: "log" }, job: { customer: "Of the log", version: 3 } });
   expect(await ownDevices(db)).toMatchObject({ own: [{ device: { note: bar.note } }], damaged: [] });
   await db.close();
 });

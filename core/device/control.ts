@@ -16,6 +16,20 @@ export const QUIRKS = [
 ] as const;
 export type Quirk = (typeof QUIRKS)[number];
 
+/** In which devices a habit is looked for. */
+export const QUIRKS_OF: Readonly<Record<Quirk, readonly ("player" | "box" | "screen" | "sound")[]>> = {
+  "ignores-standby": ["screen", "sound", "player"],
+  "wakes-by-itself": ["player"],
+  "steals-source": ["player"],
+  "system-audio-only-when-on": ["sound"],
+  "ignores-foreign-keys": ["sound"],
+  "arc-only-by-hand": ["sound"],
+  "drops-arc-on-input-change": ["sound"],
+  "sends-only": ["screen", "sound", "player"],
+  "volume-by-remote-only": ["sound"],
+  "switches-all-off": ["player"],
+};
+
 /** How infrared switches a device: separate on and off keys, one toggle key, or not at all. */
 export const INFRARED = ["on-and-off", "to-and-fro", "none"] as const;
 export type Infrared = (typeof INFRARED)[number];

@@ -1,7 +1,7 @@
 export type { Archetype } from "./archetype";
 export { Content, type PictureWish, type Track } from "./content";
 export { CONTENT_CATALOGUE, findContent } from "./content-catalogue";
-export { Control, INFRARED, MOST_WAKE_MS, QUIRKS, type Infrared, type Quirk } from "./control";
+export { Control, INFRARED, MOST_WAKE_MS, QUIRKS, QUIRKS_OF, type Infrared, type Quirk } from "./control";
 export {
   BluetoothPort,
   Decoder,

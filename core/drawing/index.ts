@@ -10,4 +10,4 @@ export { escapeXml } from "./xml";
 export { azimuthVector, outlinePoints, planScale, wedgePath, type PlanScale } from "./plan-geometry";
 export { roomPages, roomPlanSvg, type RoomPrint } from "./room-svg";
 export { apartLabels, type Label } from "./labels";
-export { labelPages, type LabelSheet } from "./label-pages";
+export { labelPages, labelStrip, STRIP_MM, type LabelSheet } from "./label-pages";

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { cableLabels, labelTable } from "@/core/report";
-import { labelPages } from "./label-pages";
+import { labelPages, labelStrip } from "./label-pages";
 
 const sheet = { paper: "a4", columns: 3, rows: 8, marginMm: 8, start: 1 } as const;
 /** The places of the first lines of labels, in millimetres. */
@@ -29,6 +29,15 @@ test("labels begin where the sheet has some left, fill it row by row, and go on 
   // The fifth label of three columns is the second of the second row: 8 mm edge, 64.7 mm wide, 35.1 mm high.
   expect(first?.[0]?.[0]).toBeCloseTo(8 + 194 / 3 + 2, 1);
   expect(first?.[0]?.[1]).toBeCloseTo(8 + 281 / 8 + 2 + 3.4, 1);
+});
+
+test("on a strip each label is a page of its own, none beyond its edges", () => {
+  const pages = labelStrip(["C1 one", `C2 ${"word ".repeat(60)}`]);
+  expect(pages.map(({ widthMm, heightMm }) => [widthMm, heightMm])).toEqual([
+    [70, 24],
+    [70, 24],
+  ]);
+  for (const { svg } of pages) expect(Math.max(...places(svg).map(([, y]) => y))).toBeLessThan(24);
 });
 
 test("long words are wrapped and stay within their label", () => {

@@ -29,20 +29,43 @@ export function labelPages(labels: readonly string[], { paper, columns, rows, ma
     const own = places.filter(({ place }) => Math.floor(place / perPage) === page);
     const drawn = own.map(({ words, place }) => {
       const [row, column] = [Math.floor((place % perPage) / columns), place % columns];
-      const [x, y] = [marginMm + column * wide + PAD_MM, marginMm + row * high + PAD_MM];
-      const lines = wrap(words, Math.floor((wide - 2 * PAD_MM) / (FONT_MM * LETTER)));
-      const fits = lines.slice(0, Math.max(1, Math.min(MOST_LINES, Math.floor((high - 2 * PAD_MM) / (FONT_MM * 1.2)))));
-      return fits
-        .map(
-          (line, index) =>
-            `<text class="label" x="${x.toFixed(2)}" y="${(y + FONT_MM * (1 + index * 1.2)).toFixed(2)}" font-family="${SANS}" font-size="${FONT_MM}">${escapeXml(line)}</text>`,
-        )
-        .join("");
+      return labelSvg(words, { x: marginMm + column * wide, y: marginMm + row * high, wide, high });
     });
-    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">${drawn.join("")}</svg>`;
-    return { svg, widthMm, heightMm };
+    return printed(drawn, widthMm, heightMm);
   });
 }
+
+/** A label printer's tape: one label after the other, each a page of its own. */
+export const STRIP_MM = { wide: 70, high: 24 } as const;
+
+/** The same labels for a label printer. */
+export const labelStrip = (labels: readonly string[]): readonly PrintedPage[] =>
+  labels.map((words) => printed([labelSvg(words, { x: 0, y: 0, ...STRIP_MM })], STRIP_MM.wide, STRIP_MM.high));
+
+interface LabelBox {
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+  readonly high: number;
+}
+
+/** The words of one label, wrapped and cut to its box. */
+function labelSvg(words: string, { x, y, wide, high }: LabelBox): string {
+  const lines = wrap(words, Math.floor((wide - 2 * PAD_MM) / (FONT_MM * LETTER)));
+  const fits = lines.slice(0, Math.max(1, Math.min(MOST_LINES, Math.floor((high - 2 * PAD_MM) / (FONT_MM * 1.2)))));
+  return fits
+    .map(
+      (line, index) =>
+        `<text class="label" x="${(x + PAD_MM).toFixed(2)}" y="${(y + PAD_MM + FONT_MM * (1 + index * 1.2)).toFixed(2)}" font-family="${SANS}" font-size="${FONT_MM}">${escapeXml(line)}</text>`,
+    )
+    .join("");
+}
+
+const printed = (drawn: readonly string[], widthMm: number, heightMm: number): PrintedPage => ({
+  svg: `<svg xmlns="http://www.w3.org/2000/svg" width="${widthMm}mm" height="${heightMm}mm" viewBox="0 0 ${widthMm} ${heightMm}">${drawn.join("")}</svg>`,
+  widthMm,
+  heightMm,
+});
 
 /** Words in lines of at most so many letters; a longer word is cut. */
 function wrap(words: string, letters: number): readonly string[] {

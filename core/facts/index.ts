@@ -34,7 +34,7 @@ export { FRL_EFFICIENCY, FRL_GBPS, FRL_LEAST_BLANKING, FRL_TOLERANCE, frlLanes, 
 export { judgeLipSync, LIP_SYNC, withinLipSyncTarget, type LipSyncJudgement } from "./lip-sync";
 export { RELATIVES, relativesOf } from "./relatives";
 export { isSettingValue, optionLabel, SETTING_KEYS, settingFact, SETTINGS, type SettingKey } from "./settings";
-export { VISIT_MINUTES, type VisitWork } from "./visit-minutes";
+export { VISIT_MINUTES, VISIT_WORKS, type VisitWork } from "./visit-minutes";
 export { speedOfSound, USUAL_CELSIUS } from "./air";
 export { awgMm2, COPPER, MOST_WIRE_SHARE, WIRE_AWG, WIRE_MM2 } from "./speaker-wire";
 export {

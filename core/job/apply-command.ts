@@ -4,6 +4,7 @@ import { applyToDevice } from "./apply-device";
 import { applyToKept } from "./apply-kept";
 import { applyToRoom } from "./apply-room";
 import { applyToJob } from "./apply-to-job";
+import { applyToVisit } from "./apply-visit";
 import type { Result } from "./applied";
 import { sortCommand, stepsOf, type Command, type SingleCommand } from "./command";
 import type { Job } from "./job";
@@ -46,6 +47,8 @@ function applySingle(job: Job, single: SingleCommand): Result {
       return applyToCable(job, command);
     case "room":
       return applyToRoom(job, command);
+    case "visit":
+      return applyToVisit(job, command);
     case "kept":
       return applyToKept(job, command);
   }

@@ -5,9 +5,17 @@ import { DeviceCommand } from "./device-commands";
 import { JobCommand } from "./job-commands";
 import { KeptCommand } from "./kept-commands";
 import { RoomCommand } from "./room-commands";
+import { VisitCommand } from "./visit-commands";
 
 /** The edits that stand alone, by what they edit; a new kind of edit is one more entry, and the compiler then lists who must handle it. */
-const BY_EDITED = { job: JobCommand, device: DeviceCommand, cable: CableCommand, room: RoomCommand, kept: KeptCommand } as const;
+const BY_EDITED = {
+  job: JobCommand,
+  device: DeviceCommand,
+  cable: CableCommand,
+  room: RoomCommand,
+  visit: VisitCommand,
+  kept: KeptCommand,
+} as const;
 type Edited = keyof typeof BY_EDITED;
 
 export const SingleCommand = z.discriminatedUnion("kind", [
@@ -15,6 +23,7 @@ export const SingleCommand = z.discriminatedUnion("kind", [
   ...BY_EDITED.device.options,
   ...BY_EDITED.cable.options,
   ...BY_EDITED.room.options,
+  ...BY_EDITED.visit.options,
   ...BY_EDITED.kept.options,
 ]);
 export type SingleCommand = z.infer<typeof SingleCommand>;

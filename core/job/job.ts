@@ -5,6 +5,8 @@ import { STORED_VERSION } from "@/core/versions";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
 import { Space } from "./space";
+import { MOST_ENTRIES, VisitEntry } from "./visit-entry";
+import { VisitPlan } from "./visit-plan";
 
 /** One end of a cable: a socket of a device. */
 export const CableEnd = z.strictObject({ device: Slug, port: Slug });
@@ -63,7 +65,7 @@ export type Snapshot = z.infer<typeof Snapshot>;
 export const MOST_SNAPSHOTS = 8;
 const MOST_ATTACHMENTS = 100;
 
-/** The job document, version 1: the unit of work. Lengths in metres, delays in milliseconds, link rates in Gb/s. */
+/** The job document: the unit of work. Lengths in metres, delays in milliseconds, link rates in Gb/s. */
 export const Job = z.strictObject({
   format: z.literal(JOB_FORMAT),
   version: z.literal(JOB_VERSION),
@@ -88,6 +90,9 @@ export const Job = z.strictObject({
   /** Earlier states of the room, kept to compare with. */
   snapshots: z.array(Snapshot).max(MOST_SNAPSHOTS).default([]),
   attachments: z.array(Attachment).max(MOST_ATTACHMENTS).default([]),
+  visit: VisitPlan.prefault({}),
+  /** The record of the visits, as it travels in a file. Where jobs are kept it stands apart, append-only, and is empty here. */
+  record: z.array(VisitEntry).max(MOST_ENTRIES).default([]),
 });
 export type Job = z.infer<typeof Job>;
 

@@ -25,6 +25,8 @@ export function typedWords(job: Job): string {
     ...job.notes.map(({ text }) => text),
     ...job.snapshots.map(({ name }) => name),
     ...job.attachments.map(({ name }) => name),
+    job.visit.address,
+    ...job.visit.added.map(({ says }) => says),
   ];
   return typed.filter(Boolean).join("\n").toLocaleLowerCase("en");
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { CONTENT_CATALOGUE } from "@/core/device";
+import { VISIT_WORKS } from "@/core/facts";
 
 export const UNIT_SYSTEMS = ["metric", "imperial"] as const;
 
@@ -16,6 +17,15 @@ export const Preferences = z.strictObject({
     .prefault({}),
   /** Written after amounts; a person's own letters. */
   currency: z.string().trim().max(8).default(""),
+  /** Minutes of hands that the firm wrote down in place of the usual ones, by kind of work. */
+  minutes: z
+    .partialRecord(
+      z.enum(VISIT_WORKS),
+      z
+        .strictObject({ from: z.number().min(0).max(480), to: z.number().min(0).max(480) })
+        .refine(({ from, to }) => from <= to, { error: "from no more than to" }),
+    )
+    .default({}),
   /** What a new player of a kind is taken to play, by source kind, in place of the archetype's own; empty: the archetype's. */
   contents: z
     .strictObject({

@@ -1,3 +1,4 @@
 export { explain, type Explained, type Explanation } from "./explain";
-export { isSeen, Observation, Seen } from "./observation";
-export { wrongFacts, type FactEdit, type WrongFact } from "./wrong-facts";
+export { missesPossible, proofChecks, proofState, seenOfMiss, type ProofCheck, type ProofState } from "./checks";
+export { isActSeen, isSeen, Observation } from "./observation";
+export { factOfClass, isNoted, wrongFacts, type FactEdit, type WrongFact } from "./wrong-facts";

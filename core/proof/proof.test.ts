@@ -24,10 +24,10 @@ describe("what was seen", () => {
   if (!row) throw new Error("no row");
 
   test("as predicted, by its coding, its channels and its objects", () => {
-    expect(isSeen({ row: row.id, sees: "as-predicted" }, row, row)).toBe(true);
-    expect(isSeen({ row: row.id, sees: { coding: "eac3" } }, row, row)).toBe(true);
-    expect(isSeen({ row: row.id, sees: { coding: "eac3", objects: false } }, row, row)).toBe(false);
-    expect(isSeen({ row: row.id, sees: "silent" }, row, row)).toBe(false);
+    expect(isSeen({ sees: "as-predicted" }, row, row)).toBe(true);
+    expect(isSeen({ sees: { coding: "eac3" } }, row, row)).toBe(true);
+    expect(isSeen({ sees: { coding: "eac3", objects: false } }, row, row)).toBe(false);
+    expect(isSeen({ sees: "silent" }, row, row)).toBe(false);
   });
 
   test("of a room that plays as predicted asks for no explanation", () => {

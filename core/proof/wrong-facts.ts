@@ -1,4 +1,4 @@
-import type { Device, SoundRoute } from "@/core/device";
+import { QUIRKS, QUIRKS_OF, type Device, type Quirk, type SoundRoute } from "@/core/device";
 import type { Coding, SettingKey } from "@/core/facts";
 import type { Command, Job } from "@/core/job";
 
@@ -12,7 +12,9 @@ export type WrongFact =
   /** It hands on only stereo from an input. */
   | { readonly fact: "stereo-only"; readonly device: string; readonly from: string; readonly to: string }
   | { readonly fact: "passes-not"; readonly device: string; readonly coding: Coding }
-  | { readonly fact: "decodes-not"; readonly device: string; readonly coding: Coding };
+  | { readonly fact: "decodes-not"; readonly device: string; readonly coding: Coding }
+  /** It does on the control bus what its class does not. */
+  | { readonly fact: "quirk"; readonly device: string; readonly quirk: Quirk };
 
 /** How common each is on site, most common first; used where several explain the same. Source: the order of causes in the trade. */
 const COMMON: Readonly<Record<WrongFact["fact"], number>> = {
@@ -23,26 +25,32 @@ const COMMON: Readonly<Record<WrongFact["fact"], number>> = {
   "stereo-only": 4,
   "passes-not": 5,
   "decodes-not": 6,
+  quirk: 7,
 };
 export const howCommon = ({ fact }: WrongFact): number => COMMON[fact];
 
-/** A fact with the edit that makes the job say so. */
+/** A fact with the edit under which the planned room is as it says, and the edit that notes it in the job. */
 export interface FactEdit {
   readonly fact: WrongFact;
   readonly command: Command;
+  /** A menu that did not take is noted as left at its value: what was planned stays, and is still to be done. */
+  readonly correction: Command;
 }
 
-/** Every single fact of a job that could be otherwise, and bear on its sound. */
-export const wrongFacts = (job: Job): readonly FactEdit[] => [
+const noted = (fact: WrongFact, command: Command): FactEdit => ({ fact, command, correction: command });
+
+/**
+ * Every single fact of a job that could be otherwise, and bear on its sound.
+ * @param about whether habits on the control bus count too: they show in everyday acts alone
+ */
+export const wrongFacts = (job: Job, about: { readonly control: boolean } = { control: false }): readonly FactEdit[] => [
+  ...(about.control ? job.devices.flatMap(quirkFacts) : []),
   ...job.devices.flatMap((device) => [...settingFacts(device), ...returnFacts(device), ...routeFacts(device), ...decoderFacts(device)]),
   ...job.cables.flatMap(({ id, returnWires }): FactEdit[] => [
-    { fact: { fact: "cable-out", cable: id }, command: { kind: "unplug", cable: id } },
+    noted({ fact: "cable-out", cable: id }, { kind: "unplug", cable: id }),
     ...(["none", "arc"] as const)
       .filter((wires) => returnWires === "earc" || (returnWires === "arc" && wires === "none"))
-      .map((wires): FactEdit => ({
-        fact: { fact: "return-wires", cable: id, wires },
-        command: { kind: "edit-cable", cable: id, fields: { returnWires: wires } },
-      })),
+      .map((wires) => noted({ fact: "return-wires", cable: id, wires }, { kind: "edit-cable", cable: id, fields: { returnWires: wires } })),
   ]),
 ];
 
@@ -53,10 +61,14 @@ const settingFacts = (device: Device): readonly FactEdit[] =>
       ? []
       : options
           .filter((value) => value !== (planned ?? found))
-          .map((value): FactEdit => ({
-            fact: { fact: "setting", device: device.id, setting: key, value },
-            command: { kind: "set-setting", device: device.id, setting: key, state: "planned", value },
-          })),
+          .map((value): FactEdit => {
+            const set = { kind: "set-setting", device: device.id, setting: key, value } as const;
+            return {
+              fact: { fact: "setting", device: device.id, setting: key, value },
+              command: { ...set, state: "planned" },
+              correction: { ...set, state: "left" },
+            };
+          }),
   );
 
 const returnFacts = (device: Device): readonly FactEdit[] =>
@@ -65,10 +77,12 @@ const returnFacts = (device: Device): readonly FactEdit[] =>
       ? []
       : (["none", "arc"] as const)
           .filter((returns) => port.returns === "earc" || returns === "none")
-          .map((returns): FactEdit => ({
-            fact: { fact: "no-return", device: device.id, port: port.id, returns },
-            command: { kind: "edit-port", device: device.id, port: port.id, fields: { returns } },
-          })),
+          .map((returns) =>
+            noted(
+              { fact: "no-return", device: device.id, port: port.id, returns },
+              { kind: "edit-port", device: device.id, port: port.id, fields: { returns } },
+            ),
+          ),
   );
 
 /** What a device hands on: stereo alone from an input, or a coding less everywhere. */
@@ -84,18 +98,22 @@ function routeFacts(device: Device): readonly FactEdit[] {
   return [
     ...pairs
       .filter(({ route }) => (route.passes?.length ?? 0) > 0 || route.lpcm !== "2.0")
-      .map(({ route: found, from, to }): FactEdit => ({
-        fact: { fact: "stereo-only", device: device.id, from, to },
-        command: withRoutes((route) =>
-          route !== found
-            ? [route]
-            : [...withoutPair(route, from, to), { ...route, from: [from], to: [to], passes: [], lpcm: "2.0", encodes: [] }],
+      .map(({ route: found, from, to }) =>
+        noted(
+          { fact: "stereo-only", device: device.id, from, to },
+          withRoutes((route) =>
+            route !== found
+              ? [route]
+              : [...withoutPair(route, from, to), { ...route, from: [from], to: [to], passes: [], lpcm: "2.0", encodes: [] }],
+          ),
         ),
-      })),
-    ...codings.map((coding): FactEdit => ({
-      fact: { fact: "passes-not", device: device.id, coding },
-      command: withRoutes((route) => [{ ...route, passes: route.passes?.filter((row) => row.coding !== coding) ?? null }]),
-    })),
+      ),
+    ...codings.map((coding) =>
+      noted(
+        { fact: "passes-not", device: device.id, coding },
+        withRoutes((route) => [{ ...route, passes: route.passes?.filter((row) => row.coding !== coding) ?? null }]),
+      ),
+    ),
   ];
 }
 
@@ -108,8 +126,39 @@ function withoutPair(route: SoundRoute, from: string, to: string): SoundRoute[] 
   ];
 }
 
+const quirkFacts = (device: Device): readonly FactEdit[] =>
+  QUIRKS.filter((quirk) => QUIRKS_OF[quirk].includes(device.role) && !device.control.quirks.includes(quirk)).map((quirk) =>
+    noted(
+      { fact: "quirk", device: device.id, quirk },
+      { kind: "edit-device", device: device.id, fields: { control: { ...device.control, quirks: [...device.control.quirks, quirk] } } },
+    ),
+  );
+
 const decoderFacts = (device: Device): readonly FactEdit[] =>
-  [...new Set((device.decodes ?? []).map(({ coding }) => coding))].map((coding): FactEdit => ({
-    fact: { fact: "decodes-not", device: device.id, coding },
-    command: { kind: "edit-device", device: device.id, fields: { decodes: (device.decodes ?? []).filter((row) => row.coding !== coding) } },
-  }));
+  [...new Set((device.decodes ?? []).map(({ coding }) => coding))].map((coding) =>
+    noted(
+      { fact: "decodes-not", device: device.id, coding },
+      { kind: "edit-device", device: device.id, fields: { decodes: (device.decodes ?? []).filter((row) => row.coding !== coding) } },
+    ),
+  );
+
+/** The device whose data a fact corrects, as they would be for every one of its class; null: it is a matter of this room alone. */
+export function factOfClass(fact: WrongFact): string | null {
+  switch (fact.fact) {
+    case "no-return":
+    case "stereo-only":
+    case "passes-not":
+    case "decodes-not":
+    case "quirk":
+      return fact.device;
+    case "setting":
+    case "cable-out":
+    case "return-wires":
+      return null;
+  }
+}
+
+/** Whether the job says so already: a menu that was noted as left at another value than planned. */
+export const isNoted = (job: Job, fact: WrongFact): boolean =>
+  fact.fact === "setting" &&
+  job.devices.find(({ id }) => id === fact.device)?.settings.find(({ key }) => key === fact.setting)?.left === fact.value;

@@ -5,6 +5,7 @@ export { cecReport } from "./cec-report";
 export { plansReport } from "./plan-report";
 export { planLists, planSheet, planTables } from "./plan-tables";
 export { roomsReport, type RoomsReport } from "./room-report";
+export { proveReport, type ProveReport } from "./prove-report";
 export { runSheetReport, type RunSheetReport } from "./run-sheet-report";
 export { cableLabels, labelTable, type CableLabel } from "./cable-labels";
 export { csvOf } from "./csv";

@@ -1,11 +1,13 @@
 import { solve } from "@/core/chain";
-import type { Job } from "@/core/job";
-import { orderWords, signWords, stepCaution, visitStepWords } from "@/core/text";
-import { runSheet } from "@/core/visit";
+import type { Job, VisitEntry } from "@/core/job";
+import { orderWords, signWords, stepCaution, stepTools, visitStepWords } from "@/core/text";
+import { doneSteps, partsOfSteps, runSheet, USUAL_MINUTES, type MinutesTable } from "@/core/visit";
 
 /** The machine form of the run sheet of a job: the outside contract of `octachord runsheet --json` and `/api/jobs/:id/runsheet`. */
-export function runSheetReport(job: Job, people: 1 | 2) {
-  const sheet = runSheet(job, people);
+export function runSheetReport(job: Job, people: 1 | 2, table: MinutesTable = USUAL_MINUTES, record: readonly VisitEntry[] = job.record) {
+  const sheet = runSheet(job, people, table, record);
+  const parts = partsOfSteps(job, sheet.steps);
+  const done = doneSteps(job, sheet.steps, record);
   const { rows } = solve(job, "planned");
   return {
     people,
@@ -22,9 +24,11 @@ export function runSheetReport(job: Job, people: 1 | 2) {
         ...(step.cable === null ? {} : { cable: step.cable }),
         ...(step.setting === null ? {} : { setting: step.setting.key, value: step.setting.value }),
         ...(step.row === null ? {} : { row: step.row }),
+        ...(step.sockets === null ? {} : { port: step.sockets[1].port, sockets: step.sockets }),
         after: step.after.map(({ step: id }) => id),
         because: orderWords(step),
         minutes: step.minutes,
+        ...(step.added ? {} : { fromMinutes: table[step.work].from, toMinutes: table[step.work].to }),
         waitMinutes: step.waitMinutes,
         starts: step.starts,
         ends: step.ends,
@@ -32,15 +36,11 @@ export function runSheetReport(job: Job, people: 1 | 2) {
         says: visitStepWords(job, step, rows),
         ...(sign === null ? {} : { sign }),
         ...(caution === null ? {} : { caution }),
-        parts: partsOf(job, step.cable, step.act === "plug" || step.act === "pull"),
+        parts: (parts.get(step.id) ?? []).map(({ kind, id, supply }) => ({ [kind]: id, supply })),
+        tools: stepTools(step),
+        done: done.has(step.id),
       };
     }),
   };
 }
 export type RunSheetReport = ReturnType<typeof runSheetReport>;
-
-/** What a step takes from the van or the shop. */
-function partsOf(job: Job, cable: string | null, takes: boolean): readonly { readonly cable: string; readonly supply: string }[] {
-  const found = takes ? job.cables.find(({ id }) => id === cable) : undefined;
-  return found && found.supply !== "there" ? [{ cable: found.id, supply: found.supply }] : [];
-}

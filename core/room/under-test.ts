@@ -11,7 +11,7 @@ interface SpaceGiven {
 export function jobWith(system: string, space: SpaceGiven, change: SpaceGiven = {}): Job {
   const read = readJob({
     format: "octachord-job",
-    version: 2,
+    version: 3,
     name: "Room",
     rooms: [
       {

@@ -9,6 +9,7 @@ import {
   type KeptCommand,
   type RoomCommand,
   type SingleCommand,
+  type VisitCommand,
 } from "@/core/job";
 import { cableShortName, deviceName, roomName, socketName, socketPrint, unitName } from "./names";
 
@@ -46,6 +47,8 @@ function singleWords(job: Job, single: SingleCommand): string {
       return deviceEditWords(job, command);
     case "room":
       return roomEditWords(job, command);
+    case "visit":
+      return visitEditWords(job, command);
     case "cable":
       return cableEditWords(job, command);
     case "kept":
@@ -111,6 +114,17 @@ function roomEditWords(job: Job, command: RoomCommand): string {
       const { of, unit, device } = command.about;
       return `${command.reading ? "noted" : "cleared"} the ${of} of ${unitName(job, { device, unit })}`;
     }
+  }
+}
+
+function visitEditWords(job: Job, command: VisitCommand): string {
+  switch (command.kind) {
+    case "edit-visit":
+      return "changed what is agreed about the visit";
+    case "add-step":
+      return `added the step “${command.step.says}”`;
+    case "remove-step":
+      return `removed the step “${job.visit.added.find(({ id }) => id === command.step)?.says ?? command.step}”`;
   }
 }
 

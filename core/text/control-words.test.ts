@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { device, made, room } from "@/demo/room-under-test";
 import { CEC_MESSAGES } from "@/core/facts";
 import { bytesOfFrame, householdOf, readFrame, type Act, type Conflict, type Message, type Miss, type PhysicalAddress } from "@/core/cec";
-import { QUIRKS } from "@/core/device";
+import { QUIRKS, QUIRKS_OF } from "@/core/device";
 import {
   ACT_VERDICT_WORDS,
   actVerdictSentence,
@@ -188,8 +188,8 @@ test("changes of state are told as they happen", () => {
 
 test("every habit can be ticked at some kind of device, in words of what was seen", () => {
   for (const quirk of QUIRKS) {
-    expect(QUIRK_WORDS[quirk].of.length).toBeGreaterThan(0);
-    expect(QUIRK_WORDS[quirk].seen).toMatch(/^[A-Z][^.]+$/);
+    expect(QUIRKS_OF[quirk].length).toBeGreaterThan(0);
+    expect(QUIRK_WORDS[quirk]).toMatch(/^[A-Z][^.]+$/);
   }
 });
 

@@ -116,5 +116,17 @@ export {
   wireSentence,
 } from "./room-sheet-words";
 export { heardSentence, recordingSentence, recordingTroubleSentence, SIGNAL_CAUTION, wavTroubleSentence } from "./measure-words";
-export { durationWords, orderWords, scheduleSentence, signWords, stepCaution, visitStepWords } from "./visit-words";
+export { signWords, stepCaution, stepTools } from "./visit-signs";
+export { durationWords, foundStateName, orderWords, scheduleSentence, visitStepWords } from "./visit-words";
 export { explainedSentence, wrongFactSentence } from "./proof-words";
+export {
+  actPrediction,
+  checkTitle,
+  findTitleWords,
+  predictionLines,
+  PROOF_STATE_WORDS,
+  screenOf,
+  seenWords,
+  speakerPrediction,
+  watchWords,
+} from "./prove-words";

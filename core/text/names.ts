@@ -2,8 +2,9 @@ import { cableClassFact, type CableClass } from "@/core/facts";
 import { unitsOf } from "@/core/device";
 import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 
-/** The device as people call it in this job; its id where it is gone. */
-export const deviceName = (job: Job, id: string): string => findDevice(job, id)?.name ?? id;
+/** The device as people call it in this job, or in a saved state where it is gone; its id where nobody knows it. */
+export const deviceName = (job: Job, id: string): string =>
+  (findDevice(job, id) ?? job.snapshots.flatMap(({ devices }) => devices).find((device) => device.id === id))?.name ?? id;
 
 /** A room as people call it in this job; its id where it is gone. */
 export const roomName = (job: Job, id: string): string => job.rooms.find((room) => room.id === id)?.name ?? id;

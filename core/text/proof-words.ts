@@ -2,7 +2,8 @@ import { codingFact, optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
 import type { Explained, WrongFact } from "@/core/proof";
-import { cableName, deviceName, socketName, upperFirst } from "./names";
+import { cableName, deviceName, lowerFirst, socketName, upperFirst } from "./names";
+import { QUIRK_WORDS } from "./quirk-words";
 
 /** A fact that may be otherwise than the job says, as a sentence. */
 export function wrongFactSentence(job: Job, fact: WrongFact): string {
@@ -21,6 +22,8 @@ export function wrongFactSentence(job: Job, fact: WrongFact): string {
       return `${deviceName(job, fact.device)} hands on no ${codingFact(fact.coding).name}.`;
     case "decodes-not":
       return `${deviceName(job, fact.device)} does not decode ${codingFact(fact.coding).name}.`;
+    case "quirk":
+      return `${deviceName(job, fact.device)}: ${lowerFirst(QUIRK_WORDS[fact.quirk])}.`;
     default:
       return unreachable(fact);
   }

@@ -25,6 +25,8 @@ export function refusalSentence(job: Job, refusal: EditRefusal): string {
       return `There is no saved state “${refusal.snapshot}” in this job.`;
     case "no-such-attachment":
       return "This photo is no longer part of the job.";
+    case "no-such-step":
+      return "This added step is no longer part of the job.";
     case "must-stay":
       return `${deviceName(job, refusal.device)} must stay according to the brief; change that there first.`;
     case "room-in-use":

@@ -3,14 +3,17 @@ import type { Arrival } from "@/core/chain";
 import { findDevice, findPort, type Cable, type Job } from "@/core/job";
 import type { OrderReason, VisitStep } from "@/core/visit";
 import { cableMark } from "./cable-words";
-import { cableClassName, deviceName, lowerFirst, socketName, unitName, upperFirst } from "./names";
-import { playedWords, rowWords, streamWords } from "./sound-words";
+import { cableClassName, deviceName, lowerFirst, plural, socketName, unitName, upperFirst } from "./names";
+import { rowWords } from "./sound-words";
+
+/** What the state is called that is saved before anything is changed on site. */
+export const foundStateName = "As found";
 
 /** What to do in a step: "Plug C3 into Television “HDMI 3 eARC”, other end Bar “HDMI OUT”". */
 export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival[]): string {
   const device = step.device === null ? "" : deviceName(job, step.device);
   const unit = step.device !== null && step.unit !== null ? lowerFirst(unitName(job, { device: step.device, unit: step.unit })) : "";
-  const cable = cableOf(job, step);
+  const cable = cableOfStep(job, step);
   const row = rows.find(({ id }) => id === step.row);
   switch (step.act) {
     case "protect":
@@ -20,9 +23,11 @@ export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival
     case "power-off":
       return "Switch everything off and pull the mains plugs of what is worked on.";
     case "unplug":
-      return cable
-        ? `Unplug cable ${cableMark(job, cable)} at ${socketName(job, cable.from)} and ${socketName(job, cable.to)}.`
+      return step.sockets
+        ? `Unplug cable ${cable ? cableMark(job, cable) : (step.cable ?? "")} at ${socketName(job, step.sockets[0])} and ${socketName(job, step.sockets[1])}; label both ends if they are not.`
         : "Unplug the cable.";
+    case "take-away":
+      return `Take ${device} away; it is no longer planned.`;
     case "mount":
       return `Mount the ${unit} of ${device}.`;
     case "place":
@@ -33,6 +38,8 @@ export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival
         : "Pull the cable.";
     case "plug":
       return cable ? plugWords(job, cable) : "Plug the cable in.";
+    case "wire":
+      return `Run speaker wire from ${device} to the ${unit}: the marked core to red at both ends, slack at the unit, no pull on the clamps.`;
     case "fit-module":
       return `Fit the module of ${device}.`;
     case "power-on":
@@ -49,8 +56,10 @@ export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival
       return `Confirm or save the pairing at ${device}.`;
     case "set":
       return step.setting
-        ? `At ${device} set “${settingFact(step.setting.key).name}” to ${optionLabel(step.setting.key, step.setting.value)}: ${settingFact(step.setting.key).lookIn}.`
+        ? `At ${device} set ${menuName(job, step)} to ${optionLabel(step.setting.key, step.setting.value)}: ${settingFact(step.setting.key).lookIn}.`
         : `Set ${device}.`;
+    case "pattern":
+      return `Tell ${device} which speakers it has: ${patternOf(job, step)}.`;
     case "calibrate":
       return `Calibrate ${device}: quiet room, everyone in place.`;
     case "dial":
@@ -61,14 +70,32 @@ export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival
       return row
         ? `Play ${lowerFirst(rowWords(row))} from ${device}: ${row.arrives ? "compare with what is predicted" : "predicted to stay silent"}.`
         : `Prove ${device}.`;
+    case "acts":
+      return "Try the everyday acts with the household's remote: on, volume, another player, off. Prove lists them.";
     case "label":
-      return cable ? `Label both ends of cable ${cableMark(job, cable)}.` : "Label the cable.";
+      return cable ? `Label both ends of cable ${cableMark(job, cable)}.` : `Label both ends of the speaker wire to the ${unit}.`;
+    case "by-hand":
+      return step.added?.says ?? "";
     case "hand-over":
       return "Show the household how to use it, and leave the sheet.";
   }
 }
 
-const cableOf = (job: Job, step: VisitStep): Cable | undefined => {
+/** The menu as its maker calls it, where that was noted. */
+function menuName(job: Job, { device, setting }: VisitStep): string {
+  if (!setting) return "";
+  const name = `“${settingFact(setting.key).name}”`;
+  const own = setting.key === "cec" ? (findDevice(job, device ?? "")?.control.menuName ?? "") : "";
+  return own ? `“${own}” (${settingFact(setting.key).name})` : name;
+}
+
+const patternOf = (job: Job, { device }: VisitStep): string => {
+  const speakers = findDevice(job, device ?? "")?.speakers;
+  return speakers ? `${speakers.bed}${speakers.heights ? `, ${plural(speakers.heights, "height speaker")}` : ""}` : "as they stand";
+};
+
+/** The cable of a step, also one that is no longer planned. */
+export const cableOfStep = (job: Job, step: VisitStep): Cable | undefined => {
   const all = [...job.cables, ...job.snapshots.flatMap(({ cables }) => cables)];
   return all.find(({ id }) => id === step.cable);
 };
@@ -80,11 +107,15 @@ function plugWords(job: Job, cable: Cable): string {
 }
 
 const BECAUSE: Readonly<Record<OrderReason, string>> = {
-  "pictures-first": "what is moved later must be on the photos",
+  "pictures-first": "the photos show the room as it was found",
   "off-before-plugs": "plugs go in and out without power",
   "free-the-socket": "the socket has to be free",
+  "unplugged-before-moved": "nothing is moved by its cables",
   "in-place-before-plugs": "a device in its place needs no second plugging",
   "pulled-before-plugged": "the cable has to be there",
+  "plugged-before-labelled": "the label names the socket it is in",
+  "pattern-first": "it plays no tone to a speaker that it does not know of",
+  "put-there": "it was put here by hand",
   "module-before-its-socket": "the socket is on the module",
   "plugged-before-power": "devices ask each other once, when they wake",
   "order-of-power": "what comes later asks what is already on",
@@ -108,59 +139,6 @@ const BECAUSE: Readonly<Record<OrderReason, string>> = {
 export function orderWords({ after }: Pick<VisitStep, "after">): string {
   const reasons = [...new Set(after.map(({ because }) => BECAUSE[because]))];
   return reasons.length ? `${upperFirst(reasons.join("; "))}.` : "";
-}
-
-/** How one sees that a step worked; null where there is nothing to see. */
-export function signWords(job: Job, step: VisitStep, rows: readonly Arrival[]): string | null {
-  const cable = cableOf(job, step);
-  switch (step.act) {
-    case "plug":
-      if (!cable) return null;
-      return findPort(job, cable.from)?.connector === "optical"
-        ? "Red light shows in the free end before it goes in, and it clicks."
-        : "It sits flush and does not wobble.";
-    case "power-on":
-      return "Its lamp stays lit; wait 5 to 20\u2009s before judging.";
-    case "firmware":
-      return "It says that it is up to date, or restarts by itself.";
-    case "pair":
-      return "Its lamp stays lit and no longer blinks, within 20 to 30\u2009s.";
-    case "isolate":
-      return "The screen says that sound comes from external speakers; the link lamp is steady.";
-    case "set":
-      return "The menu shows the new value after leaving and entering it again.";
-    case "tone":
-      return "The right unit sounds, on the right side.";
-    case "calibrate":
-      return "It says that it has finished; none of its units is reported missing.";
-    case "prove":
-      return predictedWords(rows.find(({ id }) => id === step.row));
-    default:
-      return null;
-  }
-}
-
-/** What the display should show of a row: "Display: Dolby TrueHD; 5.1 plays." */
-function predictedWords(row: Arrival | undefined): string | null {
-  if (!row?.arrives) return row ? "Nothing sounds from the sound system." : null;
-  const plays = row.plays ? `; ${playedWords(row.plays, row.arrives)}` : "";
-  const step =
-    row.lipSyncMs === null
-      ? ""
-      : ` Sound ${Math.abs(Math.round(row.lipSyncMs))}\u2009ms ${row.lipSyncMs < 0 ? "before" : "after"} the picture.`;
-  return `The display says ${streamWords(row.arrives)}${plays}.${step}`;
-}
-
-/** What can hurt somebody in a step; null where nothing can. */
-export function stepCaution(job: Job, step: VisitStep): string | null {
-  if (step.needs.ladder)
-    return "Ladder on firm ground, held by somebody. Look for cables and pipes before drilling; local rules and the maker's manual win.";
-  if (step.act === "mount") return "Look for cables and pipes before drilling; local rules and the maker's manual win.";
-  if (step.act === "tone" || step.act === "calibrate") return "Announce loud sounds, start with the volume at zero.";
-  if (step.act === "fit-module" || step.act === "power-off") return "Mains plugs out, not only switched off.";
-  const heavy =
-    step.device !== null && step.unit !== null ? findDevice(job, step.device)?.units.find(({ id }) => id === step.unit)?.massKg : null;
-  return step.act === "place" && heavy && heavy >= 20 ? `${heavy}\u2009kg: two people.` : null;
 }
 
 /** "1 h 47 min". */

@@ -37,4 +37,10 @@ export const STEPS: readonly VersionStep[] = [
     name: "speaker units and dials; rooms that are measured",
     up: { job: jobWithUnits, device: withUnits, command: commandWithUnits, stock: same, preferences: same },
   },
+  {
+    to: 3,
+    // What is new has a value where nobody gave one.
+    name: "visits: what is agreed, steps added by hand, the record; the firm's minutes",
+    up: { job: same, device: same, command: same, stock: same, preferences: same },
+  },
 ];

@@ -1,13 +1,5 @@
 import { present } from "@/core/outcome";
-
-/** A task as the bounds see it, by its place in an order in which each comes after those it follows. */
-export interface BoundTask {
-  readonly minutes: number;
-  readonly waitMinutes: number;
-  readonly after: readonly { readonly task: number; readonly lag: number }[];
-  readonly silence: boolean;
-  readonly ladder: boolean;
-}
+import type { Work } from "./board";
 
 /** The least time before each task, the least after it, and the least for all. */
 export interface TimeBounds {
@@ -55,7 +47,7 @@ function leastFor(rows: readonly Row[], people: number): number {
 }
 
 /** Bounds for tasks that stand in an order in which each comes after those it follows. */
-export function timeBounds(tasks: readonly BoundTask[], people: number): TimeBounds {
+export function timeBounds(tasks: readonly Work[], people: number): TimeBounds {
   const forward = headsOf(tasks, people);
   // Backwards in time the same holds: who comes after becomes who comes before.
   const count = tasks.length;
@@ -83,7 +75,7 @@ export function timeBounds(tasks: readonly BoundTask[], people: number): TimeBou
 }
 
 /** The least start of each task: by the longest way to it, and by all the work that must be done before it. */
-function headsOf(tasks: readonly BoundTask[], people: number, own: readonly number[] = tasks.map(() => 0)): readonly number[] {
+function headsOf(tasks: readonly Work[], people: number, own: readonly number[] = tasks.map(() => 0)): readonly number[] {
   const heads: number[] = [];
   /** For each task: how long after the end of each of its ancestors it can begin at the earliest. */
   const ways: Map<number, number>[] = [];

@@ -1,6 +1,6 @@
-import { VISIT_MINUTES } from "@/core/facts";
-import type { Job } from "@/core/job";
+import type { Job, VisitEntry } from "@/core/job";
 import { visitSteps } from "./derive-steps";
+import { minutesOf, USUAL_MINUTES, waitOf, type MinutesTable } from "./minutes";
 import { scheduleTasks, type Task, type TimedTask } from "./schedule";
 import type { OrderReason, VisitStep } from "./step";
 
@@ -19,17 +19,17 @@ export interface RunSheet {
   readonly steps: readonly TimedStep[];
 }
 
-/** Minutes of hands: the middle of what the trade takes. */
-export const minutesOf = ({ work }: Pick<VisitStep, "work">): number => (VISIT_MINUTES[work].from + VISIT_MINUTES[work].to) / 2;
-export const waitOf = ({ work }: Pick<VisitStep, "work">): number => VISIT_MINUTES[work].wait;
-
 /** Whether what follows for a reason must also wait until the step has taken effect: a device that wakes, an update that runs. */
-const WAITS_FOR: Readonly<Record<OrderReason, boolean>> = {
+export const WAITS_FOR: Readonly<Record<OrderReason, boolean>> = {
   "pictures-first": false,
   "off-before-plugs": false,
   "free-the-socket": false,
+  "unplugged-before-moved": false,
   "in-place-before-plugs": false,
   "pulled-before-plugged": false,
+  "plugged-before-labelled": false,
+  "pattern-first": false,
+  "put-there": false,
   "module-before-its-socket": false,
   "plugged-before-power": false,
   "order-of-power": false,
@@ -50,23 +50,35 @@ const WAITS_FOR: Readonly<Record<OrderReason, boolean>> = {
 };
 
 /** A step as the schedule sees it. */
-export const taskOf = (step: VisitStep): Task => ({
+export const taskOf = (step: VisitStep, table: MinutesTable): Task => ({
   id: step.id,
-  minutes: minutesOf(step),
-  waitMinutes: waitOf(step),
+  minutes: minutesOf(step, table),
+  waitMinutes: waitOf(step, table),
   after: step.after.map(({ step: id, because }) => ({ id, waits: WAITS_FOR[because] })),
   needs: step.needs,
 });
 
-/** The run sheet of a job for one or two people. */
-export function runSheet(job: Job, people: 1 | 2): RunSheet {
-  const steps = visitSteps(job);
-  const schedule = scheduleTasks(steps.map(taskOf), people);
+/** The run sheet of a job for one or two people, with the minutes that count for the firm. */
+export function runSheet(job: Job, people: 1 | 2, table: MinutesTable = USUAL_MINUTES, record: readonly VisitEntry[] = []): RunSheet {
+  const steps = visitSteps(job, record);
+  const schedule = scheduleTasks(
+    steps.map((step) => taskOf(step, table)),
+    people,
+  );
   const times = new Map(schedule.tasks.map((task) => [task.id, task]));
   const timed = steps.flatMap((step): TimedStep[] => {
     const at = times.get(step.id);
     return at
-      ? [{ ...step, starts: at.starts, ends: at.ends, person: at.person, minutes: minutesOf(step), waitMinutes: waitOf(step) }]
+      ? [
+          {
+            ...step,
+            starts: at.starts,
+            ends: at.ends,
+            person: at.person,
+            minutes: minutesOf(step, table),
+            waitMinutes: waitOf(step, table),
+          },
+        ]
       : [];
   });
   return {

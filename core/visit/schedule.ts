@@ -1,5 +1,7 @@
 import { present } from "@/core/outcome";
-import { timeBounds, type BoundTask } from "./bounds";
+import { Board, type Work } from "./board";
+import { timeBounds } from "./bounds";
+import { shortSchedule, type Starts } from "./list-schedules";
 
 /** A piece of work to put in time. */
 export interface Task {
@@ -31,11 +33,51 @@ export interface Schedule {
 }
 
 /** So many tasks are put in before the search gives the best it has. */
-const MOST_PLACED = 20_000;
+const MOST_PLACED = 6_000;
 const NEAR = 1e-9;
 
-/** @throws Error where the tasks follow each other in a circle, or one follows a task that is not there; derived steps never do. */
-export const scheduleTasks = (tasks: readonly Task[], people: 1 | 2): Schedule => new Search(inOrder(tasks), people).run();
+/**
+ * The shortest order of tasks for one or two people: a short one by many tries, and then, where it is longer than the least possible, branch
+ * and bound over all orders.
+ * @throws Error where the tasks follow each other in a circle, or one follows a task that is not there; derived steps never do
+ */
+export function scheduleTasks(given: readonly Task[], people: 1 | 2): Schedule {
+  const tasks = inOrder(given);
+  const works = worksOf(tasks);
+  const { tails, least } = timeBounds(works, people);
+  const short = shortSchedule(works, people, tails, least);
+  const search = short.minutes > least + NEAR ? new Search(works, people, { tails, least, short }) : null;
+  const best = search?.run() ?? short;
+  const proven = best.minutes <= least + NEAR || search?.isWhole === true;
+  return { tasks: withPeople(tasks, best), minutes: best.minutes, proven, gap: proven ? 0 : best.minutes - least };
+}
+
+function worksOf(tasks: readonly Task[]): readonly Work[] {
+  const place = new Map(tasks.map(({ id }, index) => [id, index]));
+  return tasks.map(({ minutes, waitMinutes, after, needs }) => ({
+    minutes,
+    waitMinutes,
+    after: after.map(({ id, waits }) => {
+      const task = present(place.get(id), id);
+      return { task, lag: waits ? present(tasks[task], id).waitMinutes : 0 };
+    }),
+    ...needs,
+  }));
+}
+
+/** Who does what: whoever is free, the first of them. Where never more are at work than there are people, somebody always is. */
+function withPeople(tasks: readonly Task[], { starts }: Starts): readonly TimedTask[] {
+  const free: number[] = [];
+  return tasks
+    .map(({ id, minutes }, task) => ({ id, starts: present(starts[task], id), ends: present(starts[task], id) + minutes }))
+    .toSorted((a, b) => a.starts - b.starts)
+    .map((row) => {
+      const found = free.findIndex((until) => until <= row.starts + NEAR);
+      const person = found < 0 ? free.length : found;
+      free[person] = row.ends;
+      return { ...row, person };
+    });
+}
 
 /** The tasks so that each comes after those it follows. */
 function inOrder(tasks: readonly Task[]): readonly Task[] {
@@ -52,119 +94,69 @@ function inOrder(tasks: readonly Task[]): readonly Task[] {
   return order;
 }
 
-interface Placed {
-  readonly task: number;
-  readonly starts: number;
-  readonly ends: number;
-  readonly person: number;
-}
-
 /**
  * Branch and bound over the orders in which tasks are put into the earliest gap that takes them: among these schedules is a shortest one
  * (Kolisch and Hartmann 1999, serial generation scheme).
  */
 class Search {
-  private readonly edges: readonly BoundTask[];
-  private readonly tails: readonly number[];
-  private readonly least: number;
+  /** Every order was looked at, or shown to be no shorter. */
+  isWhole = false;
+  private readonly board: Board;
   private readonly kinds: readonly string[];
-  private readonly placed: Placed[] = [];
-  private readonly at: (Placed | undefined)[];
-  private best: { readonly placed: readonly Placed[]; readonly minutes: number } | null = null;
+  private best: Starts;
   /** Tasks put in so far, tried orders together. */
   private tried = 0;
 
   constructor(
-    private readonly tasks: readonly Task[],
-    private readonly people: number,
+    private readonly works: readonly Work[],
+    people: number,
+    private readonly known: { readonly tails: readonly number[]; readonly least: number; readonly short: Starts },
   ) {
-    const place = new Map(tasks.map(({ id }, index) => [id, index]));
-    this.edges = tasks.map(({ minutes, waitMinutes, after, needs }) => ({
-      minutes,
-      waitMinutes,
-      after: after.map(({ id, waits }) => {
-        const task = present(place.get(id), id);
-        return { task, lag: waits ? present(tasks[task], id).waitMinutes : 0 };
-      }),
-      silence: needs.silence,
-      ladder: needs.ladder,
-    }));
-    const { tails, least } = timeBounds(this.edges, people);
-    this.tails = tails;
-    this.least = least;
-    this.at = tasks.map(() => undefined);
-    const followers = tasks.map((_, index) =>
-      this.edges.flatMap(({ after }, other) => (after.some(({ task }) => task === index) ? [other] : [])),
+    this.board = new Board(works, people);
+    this.best = known.short;
+    const followers = works.map((_, index) =>
+      works.flatMap(({ after }, other) => (after.some(({ task }) => task === index) ? [other] : [])),
     );
-    this.kinds = this.edges.map((task, index) => JSON.stringify([task, followers[index], this.tasks[index]?.needs]));
+    this.kinds = works.map((work, index) => JSON.stringify([work, followers[index]]));
   }
 
-  run(): Schedule {
+  run(): Starts {
     this.extend();
-    const found = this.best ?? { placed: [], minutes: 0 };
-    const isBest = found.minutes <= this.least + NEAR || this.tried < MOST_PLACED;
-    return {
-      tasks: found.placed.map(({ task, starts, ends, person }) => ({ id: present(this.tasks[task], "task").id, starts, ends, person })),
-      minutes: found.minutes,
-      proven: isBest,
-      gap: isBest ? 0 : found.minutes - this.least,
-    };
+    this.isWhole = this.tried < MOST_PLACED;
+    return this.best;
   }
 
   private isOver(): boolean {
-    return this.best !== null && (this.tried >= MOST_PLACED || this.best.minutes <= this.least + NEAR);
+    return this.tried >= MOST_PLACED || this.best.minutes <= this.known.least + NEAR;
   }
 
   private extend(): void {
     if (this.isOver()) return;
-    if (this.placed.length === this.tasks.length) {
-      const minutes = Math.max(0, ...this.placed.map(({ ends, task }) => ends + present(this.tasks[task], "task").waitMinutes));
-      if (this.best === null || minutes < this.best.minutes - NEAR) this.best = { placed: [...this.placed], minutes };
+    if (this.board.rows.length === this.works.length) {
+      const { minutes } = this.board;
+      if (minutes < this.best.minutes - NEAR)
+        this.best = { minutes, starts: this.works.map((_, task) => present(this.board.startOf(task), "start")) };
       return;
     }
-    const open = this.edges.flatMap(({ after }, index) =>
-      this.at[index] === undefined && after.every(({ task }) => this.at[task]) ? [index] : [],
-    );
+    const open = this.works.flatMap((_, index) => (this.board.isReady(index) ? [index] : []));
     this.tried += open.length;
+    const tail = (task: number) => present(this.known.tails[task], "tail");
     const choices = open
-      .map((index) => this.placeEarliest(index))
-      .toSorted((a, b) => a.starts - b.starts || present(this.tails[b.task], "tail") - present(this.tails[a.task], "tail"));
-    const limit = this.best?.minutes ?? Infinity;
-    if (choices.some(({ task, ends }) => ends + present(this.tails[task], "tail") >= limit - NEAR)) {
-      // The later it is put in, the later everything ends: in this order there is nothing better.
-      return;
-    }
+      .map((task) => ({ task, starts: this.board.earliest(task) }))
+      .toSorted((a, b) => a.starts - b.starts || tail(b.task) - tail(a.task));
+    const endOf = ({ task, starts }: (typeof choices)[number]) => starts + present(this.works[task], "work").minutes + tail(task);
+    // The later it is put in, the later everything ends: in this order there is nothing better.
+    if (choices.some((choice) => endOf(choice) >= this.best.minutes - NEAR)) return;
     const seen = new Set<string>();
-    for (const choice of choices) {
+    for (const { task, starts } of choices) {
       // Tasks that are alike in everything need not be tried in each other's place.
-      const kind = present(this.kinds[choice.task], "kind");
+      const kind = present(this.kinds[task], "kind");
       if (seen.has(kind)) continue;
       seen.add(kind);
-      this.placed.push(choice);
-      this.at[choice.task] = choice;
+      this.board.put(task, starts);
       this.extend();
-      this.at[choice.task] = undefined;
-      this.placed.pop();
+      this.board.takeBack();
       if (this.isOver()) return;
     }
   }
-
-  private placeEarliest(index: number): Placed {
-    const { minutes, after } = present(this.edges[index], "task");
-    const { needs, id } = present(this.tasks[index], "task");
-    const ready = after.reduce((latest, { task, lag }) => Math.max(latest, present(this.at[task], id).ends + lag), 0);
-    const times = [ready, ...this.placed.map(({ ends }) => ends).filter((end) => end > ready)].toSorted((a, b) => a - b);
-    for (const starts of times) {
-      const ends = starts + minutes;
-      const meanwhile = this.placed.filter((other) => other.starts < ends - NEAR && other.ends > starts + NEAR);
-      if (meanwhile.some((other) => clash(needs, present(this.tasks[other.task], id).needs))) continue;
-      for (let person = 0; person < this.people; person += 1)
-        if (!meanwhile.some((other) => other.person === person)) return { task: index, starts, ends, person };
-    }
-    throw new Error(`No time for ${id}.`);
-  }
 }
-
-/** Two ladders at once, two who both want to hear the room, or noise where silence is needed. */
-const clash = (a: Task["needs"], b: Task["needs"]): boolean =>
-  (a.ladder && b.ladder) || (a.silence && b.silence) || (a.silence && b.noise) || (a.noise && b.silence);

@@ -1,4 +1,5 @@
 import type { SettingKey, VisitWork } from "@/core/facts";
+import type { CableEnd } from "@/core/job";
 
 /** What is done in a step. */
 export type StepAct =
@@ -6,10 +7,12 @@ export type StepAct =
   | "photo"
   | "power-off"
   | "unplug"
+  | "take-away"
   | "mount"
   | "place"
   | "pull"
   | "plug"
+  | "wire"
   | "fit-module"
   | "power-on"
   | "firmware"
@@ -18,11 +21,14 @@ export type StepAct =
   | "pair"
   | "confirm"
   | "set"
+  | "pattern"
   | "calibrate"
   | "dial"
   | "tone"
+  | "acts"
   | "prove"
   | "label"
+  | "by-hand"
   | "hand-over";
 
 /** Why one step comes after another. */
@@ -30,8 +36,10 @@ export type OrderReason =
   | "pictures-first"
   | "off-before-plugs"
   | "free-the-socket"
+  | "unplugged-before-moved"
   | "in-place-before-plugs"
   | "pulled-before-plugged"
+  | "plugged-before-labelled"
   | "module-before-its-socket"
   | "plugged-before-power"
   | "order-of-power"
@@ -48,6 +56,8 @@ export type OrderReason =
   | "prove-what-is-finished"
   | "labels-before-leaving"
   | "proof-before-handover"
+  | "pattern-first"
+  | "put-there"
   | "finish-first";
 
 export interface StepAfter {
@@ -65,22 +75,31 @@ export interface VisitStep {
   readonly device: string | null;
   readonly unit: string | null;
   readonly cable: string | null;
+  /** The two sockets of its cable, as the step finds or makes them. */
+  readonly sockets: readonly [CableEnd, CableEnd] | null;
   readonly setting: { readonly key: SettingKey; readonly value: string } | null;
   /** The row that is proven. */
   readonly row: string | null;
+  /** What a person wrote of a step added by hand, and its minutes. */
+  readonly added: { readonly says: string; readonly minutes: number } | null;
   readonly after: readonly StepAfter[];
   readonly needs: { readonly ladder: boolean; readonly silence: boolean; readonly noise: boolean };
 }
 
+/** A step that has no place in the order yet. */
+export type DraftStep = Omit<VisitStep, "after">;
+
 /** A step with nothing but its act. */
-export const bareStep = (id: string, act: StepAct, work: VisitWork): Omit<VisitStep, "after"> => ({
+export const bareStep = (id: string, act: StepAct, work: VisitWork): DraftStep => ({
   id,
   act,
   work,
   device: null,
   unit: null,
   cable: null,
+  sockets: null,
   setting: null,
   row: null,
+  added: null,
   needs: { ladder: false, silence: false, noise: false },
 });

@@ -128,19 +128,6 @@ describe("steps come of the difference", () => {
     expect(visitSteps(back).filter(({ act }) => act === "unplug")).toEqual([]);
   });
 
-  test("a setting that is left as planned already is no work any more", () => {
-    const job = applied(demoJob("sail-loft"), {
-      kind: "set-setting",
-      device: "television",
-      setting: "earc",
-      state: "planned",
-      value: "off",
-    });
-    expect(visitSteps(job).some(({ id }) => id === "set television earc")).toBe(true);
-    const done = applied(job, { kind: "set-setting", device: "television", setting: "earc", state: "left", value: "off" });
-    expect(visitSteps(done).some(({ id }) => id === "set television earc")).toBe(false);
-  });
-
   test("whatever is edited, the steps can be ordered, and every one is in the schedule", () => {
     fc.assert(
       fc.property(fc.constantFrom(...demoJobNames()), fc.array(fc.nat(40), { maxLength: 5 }), fc.boolean(), (name, cuts, fresh) => {

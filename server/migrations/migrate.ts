@@ -7,10 +7,19 @@ import { createStock } from "./003-create-stock";
 import { documentsApart } from "./004-documents-apart";
 import { versions } from "./005-versions";
 import { visitEntries } from "./006-visit-entries";
+import { entriesByJob } from "./007-entries-by-job";
 import type { Migration } from "./migration";
 
 /** Append-only: a landed migration is never changed in what it does, it gets a successor. */
-export const MIGRATIONS: readonly Migration[] = [createJobs, createShelfDevices, createStock, documentsApart, versions, visitEntries];
+export const MIGRATIONS: readonly Migration[] = [
+  createJobs,
+  createShelfDevices,
+  createStock,
+  documentsApart,
+  versions,
+  visitEntries,
+  entriesByJob,
+];
 
 /**
  * Brings the tables to this program's version. Each migration is one transaction together with the note that it was made, so that one that

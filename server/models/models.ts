@@ -182,8 +182,8 @@ export function defineModels(sequelize: Sequelize): Models {
   class VisitEntries extends VisitEntryRow {}
   VisitEntries.init(
     {
+      jobId: { type: DataTypes.UUID, primaryKey: true },
       id: { type: DataTypes.UUID, primaryKey: true },
-      jobId: { type: DataTypes.UUID, allowNull: false },
       at: text(),
       entry: text(),
       version: version(),

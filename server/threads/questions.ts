@@ -18,11 +18,13 @@ import {
   type PlanWishes,
   type Preset,
 } from "@/core/plan";
-import { arrivalsReport, plansReport } from "@/core/report";
+import type { Observation } from "@/core/proof";
+import { arrivalsReport, plansReport, proveReport } from "@/core/report";
 
 /** What takes long enough to keep others waiting, asked of a thread of its own. Everything in it is plain data. */
 export type Question =
   | { readonly ask: "arrivals"; readonly job: Job; readonly state: SettingState }
+  | { readonly ask: "prove"; readonly job: Job; readonly observations: readonly Observation[] }
   | {
       readonly ask: "plans";
       readonly job: Job;
@@ -44,6 +46,8 @@ export function answerTo(question: Question): unknown {
   switch (question.ask) {
     case "arrivals":
       return arrivalsReport(question.job, arrivalsOf(question.job, question.state), weighedChanges(question.job, question.state));
+    case "prove":
+      return proveReport(question.job, question.observations);
     case "plans":
       return plansOf(question);
   }

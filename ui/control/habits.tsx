@@ -1,7 +1,7 @@
 "use client";
 
 import { InputNumber } from "antd";
-import { INFRARED, MOST_WAKE_MS, QUIRKS, type Device } from "@/core/device";
+import { INFRARED, MOST_WAKE_MS, QUIRKS, QUIRKS_OF, type Device } from "@/core/device";
 import { INFRARED_WORDS, QUIRK_WORDS } from "@/core/text";
 import { useIntents, useJob } from "@/ui/job";
 import { Choice, KeptText } from "@/ui/kit";
@@ -161,14 +161,14 @@ function DeviceHabits({ device }: { device: Device }) {
           {controlWords.behindDoor}
         </label>
         {device.role === "screen" ? <ForgetsEdid device={device} /> : null}
-        {QUIRKS.filter((quirk) => QUIRK_WORDS[quirk].of.includes(device.role)).map((quirk) => (
+        {QUIRKS.filter((quirk) => QUIRKS_OF[quirk].includes(device.role)).map((quirk) => (
           <label key={quirk}>
             <input
               type="checkbox"
               checked={quirks.includes(quirk)}
               onChange={(event) => set({ quirks: event.target.checked ? [...quirks, quirk] : quirks.filter((one) => one !== quirk) })}
             />
-            {QUIRK_WORDS[quirk].seen}
+            {QUIRK_WORDS[quirk]}
           </label>
         ))}
       </div>

@@ -1,5 +1,5 @@
 export { EffectLine } from "./effect-line";
-export { JobProvider, useIntents, useJob } from "./job-context";
+export { JobProvider, useIntents, useJob, useJobNews } from "./job-context";
 export { JobFrame } from "./job-frame";
 export { Sheet } from "./sheet";
 export { isTyping } from "./use-job-shortcuts";

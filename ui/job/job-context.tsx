@@ -1,9 +1,10 @@
 "use client";
 
-import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import type { Command, Job } from "@/core/job";
 import { startSaving } from "./job-saver";
+import { jobWords } from "@/ui/words";
 import { createJobStore, edit, redo, settle, takeBackUnsaved, undo, type Conflict, type JobState, type JobStore } from "./job-store";
 
 const JobContext = createContext<JobStore | null>(null);
@@ -31,6 +32,21 @@ export function useJobStore(): JobStore {
 /** Reads a part of the open job. */
 export function useJob<Part>(select: (state: JobState) => Part): Part {
   return useStore(useJobStore(), select);
+}
+
+/** Tells the windows of the open job, this one too, that the server has it at another revision: each fetches it when it has nothing of its own to save. */
+export function useJobNews(): (revision: number) => void {
+  const store = useJobStore();
+  return useCallback(
+    (revision: number) => {
+      const { id, revision: here } = store.getState();
+      if (revision <= here) return;
+      const channel = new BroadcastChannel(`octachord-job-${id}`);
+      channel.postMessage({ revision, words: jobWords.notedFromVisit });
+      channel.close();
+    },
+    [store],
+  );
 }
 
 /** The intents of the open job: propose an edit, take it back, clear a notice. */

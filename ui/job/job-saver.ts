@@ -8,6 +8,8 @@ const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), documen
 const Saved = z.object({ revision: z.number(), updatedAt: z.string() });
 const Stale = z.object({ current: Envelope });
 const Told = z.object({ detail: z.string() });
+/** What windows of one job tell each other: its revision on the server, and what the change was if it was no edit of another window. */
+const News = z.object({ revision: z.number(), words: z.string().optional() });
 
 const PAUSE_MS = 250;
 /** The first wait for a server that is away; each try after that waits twice as long, up to the longest. */
@@ -112,7 +114,8 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     void (unsaved.length ? drafts.keep({ commands: [...unsaved], attempt: underWay }) : drafts.forget());
   }
 
-  const takeIn = ({ document, revision, updatedAt }: z.infer<typeof Envelope>) => rebase(store, { job: document, revision, updatedAt });
+  const takeIn = ({ document, revision, updatedAt }: z.infer<typeof Envelope>, words?: string) =>
+    rebase(store, { job: document, revision, updatedAt }, words);
 
   /** The job as it is on the server; null where it gives none. */
   async function fetched(): Promise<z.infer<typeof Envelope> | null> {
@@ -129,17 +132,17 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     replayDraft(store, draft.commands);
   }
 
-  async function catchUp(revision: number): Promise<void> {
+  async function catchUp(revision: number, words?: string): Promise<void> {
     const state = store.getState();
     // With edits of our own waiting, the next save meets the newer revision and replays them.
     if (revision <= state.revision || state.unsaved.length > 0 || busy) return;
     const current = await fetched();
-    if (current && store.getState().unsaved.length === 0 && current.revision > store.getState().revision) takeIn(current);
+    if (current && store.getState().unsaved.length === 0 && current.revision > store.getState().revision) takeIn(current, words);
   }
 
   channel.onmessage = (event: MessageEvent<unknown>) => {
-    const told = z.object({ revision: z.number() }).safeParse(event.data);
-    if (told.success) void catchUp(told.data.revision).catch(() => undefined);
+    const told = News.safeParse(event.data);
+    if (told.success) void catchUp(told.data.revision, told.data.words).catch(() => undefined);
   };
   const flushNow = () => void flush();
   const unsubscribe = store.subscribe((state, before) => {

@@ -134,7 +134,11 @@ function change(
  * Takes in the job as it is on the server and makes the unsaved edits again on top of it.
  * An edit that is no longer possible there is left out and told; undo of what others changed would be a guess, so the history starts afresh.
  */
-export function rebase(store: JobStore, current: { job: Job; revision: number; updatedAt: string }): void {
+export function rebase(
+  store: JobStore,
+  current: { job: Job; revision: number; updatedAt: string },
+  words: string = jobWords.changedInAnotherWindow,
+): void {
   const { unsaved, board, base, conflicts: unsettled } = store.getState();
   let { job } = current;
   const kept: Command[] = [];
@@ -167,7 +171,7 @@ export function rebase(store: JobStore, current: { job: Job; revision: number; u
     unsaved: kept,
     done,
     undone: [],
-    effect: { words: jobWords.changedInAnotherWindow, ...movedRows(board, after.rows), before: board },
+    effect: { words, ...movedRows(board, after.rows), before: board },
     notice: lost.length ? jobWords.couldNotBeDoneAgain(lost.join("; ")) : null,
     ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
   });

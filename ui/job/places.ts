@@ -20,6 +20,9 @@ export const PLACES = [
   },
   {
     phase: jobWords.visit,
-    places: [{ path: "runsheet", name: jobWords.runSheet, key: "7" }],
+    places: [
+      { path: "runsheet", name: jobWords.runSheet, key: "7" },
+      { path: "prove", name: jobWords.prove, key: "8" },
+    ],
   },
 ] as const;

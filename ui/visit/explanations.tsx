@@ -2,11 +2,13 @@
 
 import type { Remote } from "comlink";
 import { Button } from "antd";
-import { useMemo } from "react";
-import type { Command, Job } from "@/core/job";
-import type { Explained, Observation } from "@/core/proof";
-import { explainedSentence, wrongFactSentence } from "@/core/text";
+import dayjs from "dayjs";
+import { useMemo, useState } from "react";
+import { applyCommand, findDevice, type Command, type Job } from "@/core/job";
+import { factOfClass, type Explained, type Explanation, type Observation } from "@/core/proof";
+import { deviceName, explainedSentence, wrongFactSentence } from "@/core/text";
 import { answerOf, useWorker, WorkNote } from "@/ui/kit";
+import { keepOnShelf } from "@/ui/shelf";
 import { visitWords } from "@/ui/words";
 import type { ProofWorker } from "@/workers/proof-worker";
 import styles from "./visit.module.css";
@@ -23,16 +25,15 @@ const EXPLAIN = {
 
 const MOST_SHOWN = 5;
 
-/** What would explain what was seen, each a single fact of this room, and the way to correct the job by it. */
-export function Explanations({
-  job,
-  observations,
-  onEdit,
-}: {
-  job: Job;
-  observations: readonly Observation[];
-  onEdit: (command: Command) => void;
-}) {
+interface ExplanationsProps {
+  readonly job: Job;
+  readonly observations: readonly Observation[];
+  readonly onEdit: (command: Command) => void;
+}
+
+/** What would explain what was seen, each a single fact of this room, and the ways to correct the job, or the shelf too, by it. */
+export function Explanations({ job, observations, onEdit }: ExplanationsProps) {
+  const [told, setTold] = useState<string | null>(null);
   const question = useMemo(
     () => (observations.some(({ sees }) => sees !== "as-predicted") ? { job, observations } : null),
     [job, observations],
@@ -40,22 +41,59 @@ export function Explanations({
   const working = useWorker<ProofWorker, Question, Explained>(question, EXPLAIN);
   const explained = answerOf(working.work);
   if (!question) return null;
+  const isOpen = explained !== null && explained.unexpected > 0 && explained.explanations.length === 0;
   return (
     <section className={styles.card} aria-label={visitWords.whatExplains}>
       <h3>{visitWords.whatExplains}</h3>
       <WorkNote working={working} words={visitWords.explaining} />
       {explained ? <p>{explainedSentence(explained)}</p> : null}
+      {isOpen ? (
+        <p>
+          <b>{visitWords.forFix}:</b> {visitWords.forFixWords}
+        </p>
+      ) : null}
       <ul className={styles.facts}>
-        {explained?.explanations.slice(0, MOST_SHOWN).map(({ fact, command, explains, others }) => (
-          <li key={JSON.stringify(fact)}>
+        {explained?.explanations.slice(0, MOST_SHOWN).map((one) => (
+          <li key={JSON.stringify(one.fact)}>
             <span>
-              {wrongFactSentence(job, fact)}{" "}
-              <span className={styles.quiet}>{visitWords.explains(explains, explained.observed, others)}</span>
+              {wrongFactSentence(job, one.fact)}{" "}
+              <span className={styles.quiet}>{visitWords.explains(one.explains, explained.observed, one.others)}</span>
             </span>
-            <Button onClick={() => onEdit(command)}>{visitWords.correctTheJob}</Button>
+            {one.isNoted ? (
+              <b>{visitWords.isNoted}</b>
+            ) : (
+              <span className={styles.ways}>
+                <Button onClick={() => onEdit(one.command)}>{visitWords.correctTheJob}</Button>
+                {factOfClass(one.fact) === null ? null : (
+                  <Button
+                    onClick={() => {
+                      void keepCorrected(job, one).then(setTold);
+                      onEdit(one.command);
+                    }}
+                  >
+                    {visitWords.correctTheShelf}
+                  </Button>
+                )}
+              </span>
+            )}
           </li>
         ))}
       </ul>
+      <p role="status">{told}</p>
     </section>
   );
+}
+
+/** Keeps the device with the corrected fact on the shelf, with the day and the job as its source; gives a sentence of how that went. */
+async function keepCorrected(job: Job, { fact, command }: Explanation): Promise<string | null> {
+  const id = factOfClass(fact);
+  const applied = applyCommand(job, command);
+  const device = id !== null && applied.ok ? findDevice(applied.value.job, id) : undefined;
+  if (!device) return null;
+  const day = dayjs().format("D MMM YYYY");
+  const name = visitWords.seenOn(deviceName(job, device.id), day);
+  const note = [device.note, visitWords.seenOnNote(wrongFactSentence(job, fact), job.name, day)].filter(Boolean).join(" ");
+  const kept = { ...device, name, note: note.slice(0, 4000), room: null, supply: "there" as const };
+  const outcome = await keepOnShelf(kept);
+  return outcome.ok ? visitWords.keptOnShelf(name) : outcome.refusal;
 }

@@ -1,1 +1,3 @@
+export { NeedlePlace } from "./needle-place";
+export { ProvePlace } from "./prove-place";
 export { RunSheetPlace } from "./run-sheet-place";

@@ -1,101 +1,93 @@
 "use client";
 
-import { Button } from "antd";
 import { useMemo } from "react";
 import { durationWords, scheduleSentence, visitStepWords } from "@/core/text";
-import { observationsOf, progressOf, runSheet, settingLeft, visitSteps } from "@/core/visit";
+import {
+  minutesOf,
+  observationsOf,
+  partsOfSteps,
+  progressOf,
+  runSheet,
+  waitOf,
+  type MinutesTable,
+  type VisitProgress,
+  type VisitStep,
+} from "@/core/visit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
-import { Switcher, useChosen } from "@/ui/kit";
+import { useChosen } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
+import { AddStep } from "./add-step";
 import { Explanations } from "./explanations";
+import { RunSheetHead } from "./run-sheet-head";
+import { StepActs } from "./step-acts";
 import { StepCard } from "./step-card";
-import { useVisit } from "./use-visit";
+import { StepList } from "./step-list";
+import { useVisit, type Entered } from "./use-visit";
+import { useWaits } from "./use-waits";
 import styles from "./visit.module.css";
+import { WaitsBar } from "./waits-bar";
 
-const PEOPLE = [
-  { key: "1", name: visitWords.onePerson },
-  { key: "2", name: visitWords.twoPeople },
-] as const;
+/** How many of the steps that come next are named below the one in hand. */
+const NEXT = 3;
 
 /** The steps of the visit, one at a time, in the order that takes least time. */
-export function RunSheetPlace() {
+export function RunSheetPlace({ minutes: table }: { minutes: MinutesTable }) {
   const id = useJob((state) => state.id);
   const job = useJob((state) => state.job);
   const rows = useJob((state) => state.board);
-  const [wanted, setPeople] = useChosen("people");
-  const [chosenId, choose] = useChosen("step");
-  const people = wanted === "2" ? 2 : 1;
-  const { record, mark } = useVisit(id);
   const { edit } = useIntents();
-  const sheet = useMemo(() => runSheet(job, people), [job, people]);
-  const steps = useMemo(() => visitSteps(job), [job]);
-  const progress = useMemo(() => progressOf(steps, record.entries, people), [steps, record, people]);
-  const observations = useMemo(() => observationsOf(steps, record.entries), [steps, record]);
-  const current = steps.find((step) => step.id === chosenId) ?? progress.left[0] ?? null;
-  const timed = sheet.steps.find((step) => step.id === current?.id);
-  const next = progress.left.filter((step) => step.id !== current?.id).slice(0, 3);
+  const [chosenId, choose] = useChosen("step");
+  const { people } = job.visit;
+  const { record, enter } = useVisit(id);
+  const { waits, start, stop } = useWaits(id);
+  const sheet = useMemo(() => runSheet(job, people, table, record.entries), [job, people, table, record]);
+  const running = waits
+    .filter(({ leftMs }) => leftMs > 0)
+    .map(({ step }) => step)
+    .join("\n");
+  const progress = useMemo(
+    () => progressOf(job, sheet.steps, record.entries, people, { table, waiting: new Set(running.split("\n")) }),
+    [job, sheet, record, people, table, running],
+  );
+  const parts = useMemo(() => partsOfSteps(job, sheet.steps), [job, sheet]);
+  const observations = useMemo(() => observationsOf(sheet.steps, record.entries), [sheet, record]);
+  const current = sheet.steps.find((step) => step.id === chosenId) ?? progress.left[0] ?? null;
+  const next = progress.left.filter((step) => step.id !== current?.id).slice(0, NEXT);
+  const nameOf = (step: string) => {
+    const found = sheet.steps.find((one) => one.id === step);
+    return found ? visitStepWords(job, found, rows) : step;
+  };
+  const take = (step: VisitStep) => (entered: Entered) => {
+    enter(entered);
+    if (entered.state === "done" && waitOf(step, table) > 0) start(step.id, waitOf(step, table));
+    choose(null);
+  };
   return (
     <Sheet
       marginLabel={visitWords.allSteps}
-      margin={
-        <ol className={styles.list}>
-          {sheet.steps.map((step) => {
-            const state = progress.states.get(step.id)?.state ?? "open";
-            return (
-              <li key={step.id}>
-                <button
-                  type="button"
-                  aria-current={step.id === current?.id ? "step" : undefined}
-                  data-state={state}
-                  onClick={() => choose(step.id)}
-                >
-                  <span className={styles.time}>
-                    {durationWords(step.starts)}
-                    {people === 2 ? <b> {visitWords.person(step.person + 1)}</b> : null}
-                  </span>
-                  <span>
-                    {visitStepWords(job, step, rows)}
-                    {state === "open" ? null : <em> {visitWords.states[state]}</em>}
-                  </span>
-                </button>
-              </li>
-            );
-          })}
-        </ol>
-      }
+      margin={<StepList job={job} rows={rows} sheet={sheet} progress={progress} current={current?.id ?? null} onChoose={choose} />}
       foot={<EffectLine />}
     >
       <div className={styles.visit}>
-        <header>
-          <h2 className="for-ears-only">{visitWords.runSheet}</h2>
-          <Switcher label={visitWords.whoWorks} choices={PEOPLE} chosen={people === 2 ? "2" : "1"} onChoose={setPeople} />
-          <span className={styles.labels}>
-            <Button size="small" href={`/api/jobs/${id}/labels?as=pdf`} download>
-              {visitWords.labelsPdf}
-            </Button>
-            <Button size="small" href={`/api/jobs/${id}/labels?as=csv`} download>
-              {visitWords.labelsCsv}
-            </Button>
-          </span>
-        </header>
-        <p role="status" className={styles.quiet}>
-          {visitWords.progress(progress.done, steps.length, durationWords(progress.minutesLeft))}{" "}
-          {record.unsent.length ? visitWords.unsent(record.unsent.length) : ""}
-        </p>
+        <RunSheetHead job={job} jobId={id} />
+        <Progress progress={progress} all={sheet.steps.length} agreed={job.visit.agreedMinutes} unsent={record.unsent.length} />
+        <WaitsBar waits={waits} nameOf={nameOf} onStop={stop} />
         {current ? (
-          <StepCard
-            key={current.id}
-            job={job}
-            step={current}
-            rows={rows}
-            waitMinutes={timed?.waitMinutes ?? 0}
-            onMark={(state, note, sees) => {
-              mark(current.id, state, { note, sees });
-              const left = state === "done" ? settingLeft(job, current) : null;
-              if (left) edit(left);
-              choose(null);
-            }}
-          />
+          <>
+            <StepCard
+              key={`${current.id} ${progress.states.get(current.id)?.id ?? ""}`}
+              job={job}
+              jobId={id}
+              step={current}
+              rows={rows}
+              entry={progress.states.get(current.id)}
+              isDone={progress.done.has(current.id)}
+              parts={parts.get(current.id) ?? []}
+              waitMinutes={waitOf(current, table)}
+              onEnter={take(current)}
+            />
+            <StepActs jobId={id} step={current} steps={sheet.steps} />
+          </>
         ) : (
           <p className={styles.over}>{visitWords.allDone}</p>
         )}
@@ -105,14 +97,28 @@ export function RunSheetPlace() {
             <h3>{visitWords.next}</h3>
             <ul className={styles.next}>
               {next.map((step) => (
-                <li key={step.id}>{visitStepWords(job, step, rows)}</li>
+                <li key={step.id}>
+                  {visitStepWords(job, step, rows)} <span className={styles.quiet}>{durationWords(minutesOf(step, table))}</span>
+                </li>
               ))}
             </ul>
           </section>
         ) : null}
+        <AddStep key={current?.id ?? ""} job={job} after={current?.id ?? null} before={next[0]?.id ?? null} />
         {progress.beyond.length ? <p className={styles.quiet}>{visitWords.beyond(progress.beyond.length)}</p> : null}
         <p className={styles.quiet}>{scheduleSentence(sheet)}</p>
       </div>
     </Sheet>
+  );
+}
+
+/** What is left, against the time that the household was told. */
+function Progress({ progress, all, agreed, unsent }: { progress: VisitProgress; all: number; agreed: number | null; unsent: number }) {
+  return (
+    <p role="status" className={styles.quiet}>
+      {visitWords.progress(progress.done.size, all, durationWords(progress.minutesLeft))}{" "}
+      {agreed === null ? "" : `${visitWords.agreed(durationWords(agreed), progress.minutesLeft > agreed)} `}
+      {unsent ? visitWords.unsent(unsent) : ""}
+    </p>
   );
 }

@@ -1,22 +1,35 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { Seen } from "@/core/proof";
-import type { StepState, VisitEntry } from "@/core/visit";
+import type { VisitEntry } from "@/core/job";
+import { useIntents, useJob, useJobNews } from "@/ui/job";
+import { useOwnName } from "./own-name";
+import { sendPhotos } from "./photo-queue";
 import { EMPTY_RECORD, keepRecord, keptRecord, syncRecord, withEntry, type VisitRecord } from "./visit-store";
 
 /** Others may tick on another device; their ticks are fetched so often while the page is open. */
 const EVERY_MS = 8000;
 
+/** What a person enters of a step; what they leave out is nothing. */
+export type Entered = Pick<VisitEntry, "step" | "state"> & Partial<Omit<VisitEntry, "id" | "step" | "state" | "at" | "who">>;
+
 export interface Visit {
   readonly record: VisitRecord;
-  readonly mark: (step: string, state: StepState, more: { readonly note: string; readonly sees: Seen | null }) => void;
+  readonly enter: (entered: Entered) => void;
 }
 
 /** The record of a job's visits: ticks count at once, are kept over a reload, and go to the server when there is one. */
 export function useVisit(job: string): Visit {
   const [record, setRecord] = useState<VisitRecord>(EMPTY_RECORD);
   const latest = useRef(record);
+  const { edit, say } = useIntents();
+  const tellNews = useJobNews();
+  const attached = useJob((state) => state.job.attachments);
+  const known = useRef(attached);
+  useEffect(() => {
+    known.current = attached;
+  }, [attached]);
+  const [who] = useOwnName();
   const keep = useCallback(
     (next: VisitRecord) => {
       latest.current = next;
@@ -30,9 +43,14 @@ export function useVisit(job: string): Visit {
     const answered = await syncRecord(job, sent);
     if (!answered) return;
     // What was ticked while the answer was on its way is still unsent.
-    const meanwhile = latest.current.entries.filter(({ id }) => !sent.entries.some((entry) => entry.id === id));
-    keep(meanwhile.reduce(withEntry, answered));
-  }, [job, keep]);
+    const since = latest.current.entries.filter(({ id }) => !sent.entries.some((entry) => entry.id === id));
+    keep(since.reduce(withEntry, answered.record));
+    tellNews(answered.revision);
+    const photos = await sendPhotos(job);
+    for (const attachment of photos.sent)
+      if (known.current.every(({ id }) => id !== attachment.id)) edit({ kind: "attach", attachment, at: null });
+    if (photos.told[0]) say(photos.told[0]);
+  }, [job, keep, tellNews, edit, say]);
   useEffect(() => {
     let isHere = true;
     void keptRecord(job).then((kept) => {
@@ -51,13 +69,14 @@ export function useVisit(job: string): Visit {
       window.removeEventListener("online", online);
     };
   }, [job, keep, sync]);
-  const mark = useCallback(
-    (step: string, state: StepState, { note, sees }: { readonly note: string; readonly sees: Seen | null }) => {
-      const entry: VisitEntry = { id: crypto.randomUUID(), step, state, note, sees, at: new Date().toISOString(), who: "" };
+  const enter = useCallback(
+    (entered: Entered) => {
+      const nothing = { note: "", sees: null, measured: null, photos: [], work: null, minutes: null };
+      const entry: VisitEntry = { ...nothing, ...entered, id: crypto.randomUUID(), at: new Date().toISOString(), who };
       keep(withEntry(latest.current, entry));
       void sync();
     },
-    [keep, sync],
+    [keep, sync, who],
   );
-  return { record, mark };
+  return { record, enter };
 }

@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
-import { mergedEntries, type VisitEntry } from "@/core/visit";
+import type { VisitEntry } from "@/core/job";
+import { mergedEntries } from "@/core/visit";
 import { EMPTY_RECORD, withEntry } from "./visit-store";
 
 const entry = (n: number, step = "photo"): VisitEntry => ({
@@ -8,6 +9,10 @@ const entry = (n: number, step = "photo"): VisitEntry => ({
   state: "done",
   note: "",
   sees: null,
+  measured: null,
+  photos: [],
+  work: null,
+  minutes: null,
   at: `2026-11-27T10:0${n}:00.000Z`,
   who: "",
 });

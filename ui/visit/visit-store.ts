@@ -1,15 +1,22 @@
 import { createStore, get, set, type UseStore } from "idb-keyval";
 import { z } from "zod";
-import { mergedEntries, VisitEntry } from "@/core/visit";
+import { VisitEntry } from "@/core/job";
+import { mergedEntries } from "@/core/visit";
 import { askServer } from "@/ui/kit";
 
 const Kept = z.object({ entries: z.array(VisitEntry), unsent: z.array(z.uuid()) });
-const Answer = z.object({ entries: z.array(VisitEntry) });
+const Answer = z.object({ entries: z.array(VisitEntry), revision: z.number() });
 
 /** The record of a visit as this device knows it, and the entries that the server does not have yet. */
 export interface VisitRecord {
   readonly entries: readonly VisitEntry[];
   readonly unsent: readonly string[];
+}
+
+/** The record after the server was asked, and the revision that the job has there. */
+export interface Synced {
+  readonly record: VisitRecord;
+  readonly revision: number;
 }
 
 export const EMPTY_RECORD: VisitRecord = { entries: [], unsent: [] };
@@ -41,8 +48,8 @@ const mergedRecord = (own: VisitRecord, theirs: readonly VisitEntry[]): VisitRec
   return { entries: mergedEntries(own.entries, theirs), unsent: own.unsent.filter((id) => !there.has(id)) };
 };
 
-/** Sends what is unsent, or asks for what others entered; the record as it then is, or null where the server is away. */
-export async function syncRecord(job: string, record: VisitRecord): Promise<VisitRecord | null> {
+/** Sends what is unsent, or asks for what others entered; null where the server is away. */
+export async function syncRecord(job: string, record: VisitRecord): Promise<Synced | null> {
   const url = `/api/jobs/${job}/visit`;
   const unsent = record.entries.filter(({ id }) => record.unsent.includes(id)).slice(0, 500);
   const answer = await askServer(
@@ -50,5 +57,5 @@ export async function syncRecord(job: string, record: VisitRecord): Promise<Visi
     unsent.length ? { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ entries: unsent }) } : {},
   );
   const read = answer.ok ? Answer.safeParse(answer.value) : null;
-  return read?.success ? mergedRecord(record, read.data.entries) : null;
+  return read?.success ? { record: mergedRecord(record, read.data.entries), revision: read.data.revision } : null;
 }

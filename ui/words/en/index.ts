@@ -10,6 +10,7 @@ export { jobWords } from "./job";
 export { joinWords } from "./join";
 export { kitWords } from "./kit";
 export { logWords } from "./log";
+export { needleWords } from "./needle";
 export { pagesWords } from "./pages";
 export { patchWords } from "./patch";
 export { plansWords } from "./plans";

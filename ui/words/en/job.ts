@@ -58,6 +58,8 @@ export const jobWords = {
   room: "Room",
   visit: "Visit",
   runSheet: "Run sheet",
+  prove: "Prove",
+  notedFromVisit: "Noted from the run sheet",
   saved: (figure: string) => `saved ${figure}`,
   saving: "saving …",
   notSavedYet: "not saved yet",

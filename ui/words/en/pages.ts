@@ -17,6 +17,7 @@ export const pagesWords = {
   backToTheDocket: "Back to the docket",
   docketTitle: "Docket · Octachord",
   signInTitle: "Sign in · Octachord",
+  needleTitle: "Needle",
   settingsTitle: "Settings · Octachord",
   joinTitle: "Five questions · Octachord",
   shelfTitle: "Shelf · Octachord",

@@ -1,5 +1,5 @@
 import { fileStem } from "@/core/text";
-import { database, findJob, packJob } from "@/server";
+import { database, findJob, packJob, withRecord } from "@/server";
 import { answer } from "../../../answer";
 import { noSuchJob } from "../../../problem";
 
@@ -16,7 +16,7 @@ export const GET = answer<{ id: string }>(async (request, { id }) => {
         "Content-Disposition": `attachment; filename="${fileStem(found.job.name)}.octachord.zip"`,
       },
     });
-  return new Response(`${JSON.stringify(found.job, null, 2)}\n`, {
+  return new Response(`${JSON.stringify(await withRecord(db, found), null, 2)}\n`, {
     headers: {
       "Content-Type": "application/json",
       "Content-Disposition": `attachment; filename="${fileStem(found.job.name)}.octachord.json"`,

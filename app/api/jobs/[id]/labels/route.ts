@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { labelPages, PAPERS, type Paper } from "@/core/drawing";
+import { labelPages, labelStrip, PAPERS, type Paper } from "@/core/drawing";
 import { cableLabels, labelTable } from "@/core/report";
 import { fileStem } from "@/core/text";
 import { pdfOfPages } from "@/print";
@@ -10,7 +10,7 @@ import { noSuchJob, notUnderstood, problem } from "../../../problem";
 const whole = (least: number, most: number, usual: number) => z.coerce.number().int().min(least).max(most).default(usual);
 const Query = z.object({
   as: z.enum(["pdf", "csv"]).default("pdf"),
-  paper: z.enum(Object.keys(PAPERS) as [Paper, ...Paper[]]).default("a4"),
+  paper: z.enum(["strip", ...(Object.keys(PAPERS) as Paper[])]).default("a4"),
   columns: whole(1, 8, 3),
   rows: whole(1, 30, 8),
   margin: whole(0, 40, 8),
@@ -29,7 +29,10 @@ export const GET = answer<{ id: string }>(async (request, { id }) => {
   const headers = { "Content-Disposition": `attachment; filename="${name}"` };
   if (as === "csv") return new Response(labelTable(job), { headers: { ...headers, "Content-Type": "text/csv; charset=utf-8" } });
   const words = cableLabels(job).map((label) => label.words);
-  const pages = labelPages(words, { paper, columns, rows, marginMm: margin, start: Math.min(start, columns * rows) });
+  const pages =
+    paper === "strip"
+      ? labelStrip(words)
+      : labelPages(words, { paper, columns, rows, marginMm: margin, start: Math.min(start, columns * rows) });
   return new Response((await pdfOfPages(pages, `${job.name}: labels`, process.cwd())) as BodyInit, {
     headers: { ...headers, "Content-Type": "application/pdf" },
   });

@@ -5,7 +5,11 @@ import { database, keepPhoto, type AttachmentRefusal } from "@/server";
 import { answer, bodyBytes } from "../../../answer";
 import { noSuchJob, notUnderstood, problem } from "../../../problem";
 
-const Query = z.object({ name: z.string().min(1).max(200), device: z.string().max(64).nullable().default(null) });
+const Query = z.object({
+  id: z.uuid().nullable().default(null),
+  name: z.string().min(1).max(200),
+  device: z.string().max(64).nullable().default(null),
+});
 
 /** Keeps the bytes of a photo; the document names it by an edit that the page makes next. */
 export const POST = answer<{ id: string }>(async (request, { id }) => {
@@ -23,6 +27,8 @@ function refusal(why: AttachmentRefusal): Response {
   switch (why.code) {
     case "no-such-job":
       return noSuchJob();
+    case "photo-elsewhere":
+      return problem({ status: 409, title: "Not this job", detail: "This photo belongs to another job; add it again." });
     case "not-a-photo":
       return problem({
         status: 415,

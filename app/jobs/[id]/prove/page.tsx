@@ -1,0 +1,5 @@
+import { ProvePlace } from "@/ui/visit";
+
+export default function Page() {
+  return <ProvePlace />;
+}

@@ -1,0 +1,84 @@
+import type { Arrival } from "@/core/chain";
+import { findDevice, findPort, type Job } from "@/core/job";
+import type { VisitStep } from "@/core/visit";
+import { playedWords, streamWords } from "./sound-words";
+import { cableOfStep } from "./visit-words";
+
+/** How one sees that a step worked; null where there is nothing to see. */
+export function signWords(job: Job, step: VisitStep, rows: readonly Arrival[]): string | null {
+  const cable = cableOfStep(job, step);
+  switch (step.act) {
+    case "plug":
+      if (!cable) return null;
+      return findPort(job, cable.from)?.connector === "optical"
+        ? "Red light shows in the free end before it goes in, and it clicks."
+        : "It sits flush and does not wobble.";
+    case "power-on":
+      return "Its lamp stays lit; wait 5 to 20\u2009s before judging.";
+    case "unplug":
+      return "The socket is free and its label is on the plug.";
+    case "wire":
+      return "No strand stands out of the clamp; both ends have the same core at red.";
+    case "firmware":
+      return "It says that it is up to date, or restarts by itself.";
+    case "pair":
+      return "Its lamp stays lit and no longer blinks, within 20 to 30\u2009s.";
+    case "isolate":
+      return "The screen says that sound comes from external speakers; the link lamp is steady.";
+    case "set":
+      return "The menu shows the new value after leaving and entering it again. Some save only by a long press: its manual says so.";
+    case "pattern":
+      return "Its display shows the speakers that are there, and none that is not.";
+    case "tone":
+      return "The right unit sounds, on the right side.";
+    case "calibrate":
+      return "It says that it has finished; none of its units is reported missing.";
+    case "prove":
+      return predictedWords(rows.find(({ id }) => id === step.row));
+    default:
+      return null;
+  }
+}
+
+/** What the display should show of a row: "Display: Dolby TrueHD; 5.1 plays." */
+function predictedWords(row: Arrival | undefined): string | null {
+  if (!row?.arrives) return row ? "Nothing sounds from the sound system." : null;
+  const plays = row.plays ? `; ${playedWords(row.plays, row.arrives)}` : "";
+  const step =
+    row.lipSyncMs === null
+      ? ""
+      : ` Sound ${Math.abs(Math.round(row.lipSyncMs))}\u2009ms ${row.lipSyncMs < 0 ? "before" : "after"} the picture.`;
+  return `The display says ${streamWords(row.arrives)}${plays}.${step}`;
+}
+
+/** What can hurt somebody in a step; null where nothing can. */
+export function stepCaution(job: Job, step: VisitStep): string | null {
+  if (step.act === "firmware") return "Not while the power may fail or everybody leaves; one update at a time in a device.";
+  if (step.act === "wire") return "Amplifier off. Wire inside walls must be rated for it: local code wins.";
+  if (step.needs.ladder)
+    return "Ladder on firm ground, held by somebody. Look for cables and pipes before drilling; local rules and the maker's manual win.";
+  if (step.act === "mount") return "Look for cables and pipes before drilling; local rules and the maker's manual win.";
+  if (step.act === "tone" || step.act === "calibrate") return "Announce loud sounds, start with the volume at zero.";
+  if (step.act === "fit-module" || step.act === "power-off") return "Mains plugs out, not only switched off.";
+  const heavy =
+    step.device !== null && step.unit !== null ? findDevice(job, step.device)?.units.find(({ id }) => id === step.unit)?.massKg : null;
+  return step.act === "place" && heavy && heavy >= 20 ? `${heavy}\u2009kg: two people.` : null;
+}
+
+/** What has to be at hand for a step, beside what it fits; empty where hands are enough. */
+export function stepTools({ act, needs }: Pick<VisitStep, "act" | "needs">): readonly string[] {
+  const tools: Partial<Record<VisitStep["act"], readonly string[]>> = {
+    protect: ["dust sheet"],
+    photo: ["camera"],
+    unplug: ["label pen"],
+    mount: ["drill", "level", "detector", "anchors for this wall", "vacuum cleaner"],
+    pull: ["draw wire", "rated cable"],
+    wire: ["wire stripper", "screwdriver"],
+    calibrate: ["its microphone"],
+    dial: ["the dialling sheet"],
+    tone: ["level meter"],
+    label: ["label sheet"],
+    "hand-over": ["the household's sheet"],
+  };
+  return [...(tools[act] ?? []), ...(needs.ladder ? ["ladder"] : [])];
+}

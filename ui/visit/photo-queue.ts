@@ -1,0 +1,42 @@
+import { createStore, del, entries, set, type UseStore } from "idb-keyval";
+import { z } from "zod";
+import { Attachment } from "@/core/job";
+
+const Waiting = z.object({ job: z.string(), name: z.string(), device: z.string().nullable(), blob: z.instanceof(Blob) });
+type Waiting = z.infer<typeof Waiting>;
+const Told = z.object({ detail: z.string() });
+
+let shared: UseStore | undefined;
+const store = () => (shared ??= createStore("octachord-photos", "waiting"));
+
+/** Holds a photo on this device until the server has it; gives the id that it has from now on. */
+export async function holdPhoto(photo: Waiting): Promise<string> {
+  const id = crypto.randomUUID();
+  await set(id, photo, store());
+  return id;
+}
+
+/**
+ * Sends the photos of a job that wait on this device. Where the server is away they go on waiting; a file that is no photo is let go.
+ * @returns those that the server has now, to be named in the job, and a sentence for each that it refused
+ */
+export async function sendPhotos(job: string): Promise<{ readonly sent: readonly Attachment[]; readonly told: readonly string[] }> {
+  const [sent, told]: [Attachment[], string[]] = [[], []];
+  for (const [key, value] of await entries(store()).catch(() => [])) {
+    const [id, read] = [z.uuid().safeParse(key), Waiting.safeParse(value)];
+    if (!id.success || !read.success || read.data.job !== job) continue;
+    const response = await post(id.data, read.data);
+    if (!response || response.status >= 500 || response.status === 401) continue;
+    const body: unknown = await response.json();
+    const attachment = response.ok ? Attachment.safeParse(body) : null;
+    if (attachment?.success) sent.push(attachment.data);
+    else told.push(`${read.data.name}: ${Told.safeParse(body).data?.detail ?? response.statusText}`);
+    await del(id.data, store());
+  }
+  return { sent, told };
+}
+
+async function post(id: string, { job, name, device, blob }: Waiting): Promise<Response | null> {
+  const query = new URLSearchParams({ id, name: name.slice(0, 200), ...(device ? { device } : {}) });
+  return fetch(`/api/jobs/${job}/photos?${query.toString()}`, { method: "POST", body: blob }).catch(() => null);
+}
