@@ -56,7 +56,7 @@ test("a menu that was set is noted as left in the job, and a taken back tick tak
     value: "external",
   });
   if (!planned.ok) throw new Error("the television has no such menu");
-  const job = planned.value;
+  const { job } = planned.value;
   const menu = visitSteps(job, []).find(({ act }) => act === "set")!;
   const { id } = await createJob(db, job, "new");
   const set = await keepEntries(db, id, [entry(menu.id, 1)]);
