@@ -70,4 +70,4 @@ function whyNotSignedIn({ nextUrl, cookies, headers }: NextRequest): NextRespons
 const refuse = (status: number, title: string, detail: string): NextResponse =>
   NextResponse.json({ type: "about:blank", status, title, detail }, { status, headers: { "Content-Type": "application/problem+json" } });
 
-export const config = { matcher: [{ source: "/((?!_next/static|favicon.ico|icon.svg|icons/|manifest.webmanifest).*)" }] };
+export const config = { matcher: [{ source: "/((?!_next/static|favicon.ico|icon.svg|icons/|visit-worker.js|manifest.webmanifest).*)" }] };

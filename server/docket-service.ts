@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { PHASES } from "@/core/job";
+import { PHASES, type VisitEntry } from "@/core/job";
+import { provenSoFar } from "@/core/proof";
 import { BIN_DAYS, DOCKET_VERSION, type DocketLine, type DocketSummary } from "@/core/report";
 import type { Database } from "./database";
 import { DAY_MS } from "./day";
@@ -7,6 +8,7 @@ import { findDocketRows, jobThatReads, PAGE_SIZE, rowsOneByOne, summaryColumns, 
 import type { JobRow } from "./models/models";
 import { missingParts } from "./stock-service";
 import { readStored } from "./stored";
+import { proofRecords } from "./visit-service";
 
 export interface DocketPage {
   readonly jobs: readonly DocketLine[];
@@ -22,6 +24,7 @@ const Summary = z.looseObject({
   waiting: z.number(),
   unknown: z.number(),
   next: z.looseObject({}),
+  checks: z.array(z.string()),
   worst: z.looseObject({ arrival: z.looseObject({}), spoken: z.string() }).nullable(),
 });
 
@@ -37,13 +40,21 @@ export async function docketPage(db: Database, query: JobQuery): Promise<DocketP
     if (db.damage.length === 0) throw error;
     return new Map<string, number>();
   });
+  const records = await proofRecords(
+    db,
+    rows.map(({ id }) => id),
+  ).catch((error: unknown) => {
+    if (db.damage.length === 0) throw error;
+    return new Map<string, ReadonlyMap<string, VisitEntry>>();
+  });
   const jobs = await Promise.all(
     rows.map(async (row): Promise<DocketLine> => {
       const { id, name, customer, visitOn, updatedAt } = row;
       const phase = PHASES.find((one) => one === row.phase) ?? "survey";
       const summary = await summaryOf(db, row);
       const erasedOn = row.binnedAt === null ? null : new Date(Date.parse(row.binnedAt) + BIN_DAYS * DAY_MS).toISOString();
-      return { id, name, customer, visitOn, phase, updatedAt, summary, missingParts: missing.get(id) ?? 0, erasedOn };
+      const proven = provenSoFar(summary?.checks ?? [], records.get(id) ?? new Map<string, VisitEntry>());
+      return { id, name, customer, visitOn, phase, updatedAt, summary, missingParts: missing.get(id) ?? 0, proven, erasedOn };
     }),
   );
   return { jobs, total, page: query.page, pageSize: PAGE_SIZE };

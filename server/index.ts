@@ -3,6 +3,7 @@ export { ask, type AskRefusal } from "./threads/ask";
 export { findPhoto, keepPhoto, type AttachmentRefusal } from "./attachment-store";
 export { openDatabase, type Database } from "./database";
 export { backUpAll, backupState, packBackup, restoreBackup, type BackupState } from "./backup-service";
+export { MOST_DAYS, visitDays, type DayVisit, type VisitDays } from "./days-service";
 export { docketPage, type DocketPage } from "./docket-service";
 export { customersKept, emptyBin, eraseCustomer, eraseJob, type CustomerKept, type ErasedJob } from "./erase-service";
 export { bringIn, packEverything, type BroughtIn } from "./everything-service";
@@ -12,6 +13,7 @@ export { binJob, createJob, restoreJob, saveJob, SaveRequest, type SaveRefusal }
 export { logLine } from "./log-line";
 export { jobThen, momentsOf, type JobThen, type Moment } from "./log-service";
 export { database } from "./open";
+export { ownAddresses } from "./own-addresses";
 export { keepPreferences, preferences } from "./preferences-service";
 export { damagedJob, salvageStored, type DamagedJob, type SavedJob } from "./recovery-service";
 export { changeOwnDevice, dropOwnDevice, importOwnDevices, keepOwnDevice, ownDevices, type OwnDevice } from "./shelf-service";

@@ -5,7 +5,7 @@ import { done, refused, type Outcome } from "@/core/outcome";
 import { vanNeeds } from "@/core/stock";
 import { foundStateName } from "@/core/text";
 import { STORED_VERSION } from "@/core/versions";
-import { followUps, learnedMinutes, minutesTable, type LearnedMinutes, type MinutesTable } from "@/core/visit";
+import { followUps, lastEntries, learnedMinutes, minutesTable, type LearnedMinutes, type MinutesTable } from "@/core/visit";
 import type { Database } from "./database";
 import { appendEvent, findJob, updateJob, type StoredJob } from "./job-repository";
 import { preferences } from "./preferences-service";
@@ -108,6 +108,23 @@ async function follow(
     transaction,
   );
   return next;
+}
+
+/** How the steps of what is proven begin. */
+const CHECK_STEPS = ["prove", "act", "speaker"] as const;
+
+/** What was seen of each check of some jobs: the entry that counts, by its step. */
+export async function proofRecords(db: Database, jobs: readonly string[]): Promise<ReadonlyMap<string, ReadonlyMap<string, VisitEntry>>> {
+  const rows = await db.models.visitEntries.findAll({
+    where: { jobId: [...jobs], entry: { [Op.or]: CHECK_STEPS.map((step) => ({ [Op.like]: `%"step":"${step} %` })) } },
+    attributes: ["jobId", "entry"],
+  });
+  const entries = new Map<string, VisitEntry[]>();
+  for (const { jobId, entry } of rows) {
+    const read = readStored(VisitEntry, entry);
+    if (read.sound) entries.set(jobId, [...(entries.get(jobId) ?? []), read.value]);
+  }
+  return new Map([...entries].map(([job, list]) => [job, lastEntries(list)]));
 }
 
 /** What the firm's finished visits teach of the minutes of a step. */

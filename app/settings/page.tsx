@@ -1,5 +1,5 @@
 import { cookies } from "next/headers";
-import { accessOfServer, backupState, COOKIE, customersKept, database } from "@/server";
+import { accessOfServer, backupState, COOKIE, customersKept, database, firmMinutes } from "@/server";
 import { SettingsPlace } from "@/ui/settings";
 import { pagesWords } from "@/ui/words";
 
@@ -12,5 +12,13 @@ export default async function Page() {
   const here = access?.sessionOf((await cookies()).get(COOKIE)?.value);
   const sessions =
     access?.sessions.map(({ id, at, seen, address, agent }) => ({ at, seen, address, agent, isHere: id === here?.id })) ?? null;
-  return <SettingsPlace backups={await backupState(db)} customers={await customersKept(db)} sessions={sessions?.toReversed() ?? null} />;
+  const { learned } = await firmMinutes(db);
+  return (
+    <SettingsPlace
+      learned={learned}
+      backups={await backupState(db)}
+      customers={await customersKept(db)}
+      sessions={sessions?.toReversed() ?? null}
+    />
+  );
 }

@@ -39,6 +39,18 @@ export function proofState(entry: VisitEntry | undefined): ProofState {
   return entry.sees === "as-predicted" ? "proven" : entry.sees === null ? "open" : "otherwise";
 }
 
+/** How far a proof is. */
+export interface ProvenSoFar {
+  readonly proven: number;
+  readonly otherwise: number;
+}
+
+/** How many of the checks with these ids came out as predicted, and how many otherwise. */
+export function provenSoFar(checks: readonly string[], last: ReadonlyMap<string, VisitEntry>): ProvenSoFar {
+  const states = checks.map((id) => proofState(last.get(id)));
+  return { proven: states.filter((state) => state === "proven").length, otherwise: states.filter((state) => state === "otherwise").length };
+}
+
 /** What can go otherwise in an act, for a person to choose from what they saw. */
 export function missesPossible(household: Household, act: Act): readonly Miss[] {
   const { screen, system, stations } = castOf(household);

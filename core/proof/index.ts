@@ -1,4 +1,13 @@
 export { explain, type Explained, type Explanation } from "./explain";
-export { missesPossible, proofChecks, proofState, seenOfMiss, type ProofCheck, type ProofState } from "./checks";
+export {
+  missesPossible,
+  proofChecks,
+  proofState,
+  provenSoFar,
+  seenOfMiss,
+  type ProofCheck,
+  type ProofState,
+  type ProvenSoFar,
+} from "./checks";
 export { isActSeen, isSeen, Observation } from "./observation";
 export { factOfClass, isNoted, wrongFacts, type FactEdit, type WrongFact } from "./wrong-facts";

@@ -1,10 +1,12 @@
+import { householdOf } from "@/core/cec";
 import { compareStanding, solve, type Arrival } from "@/core/chain";
 import type { Job, Phase } from "@/core/job";
+import { proofChecks, type ProvenSoFar } from "@/core/proof";
 import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
 /** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made again. */
-export const DOCKET_VERSION = 2;
+export const DOCKET_VERSION = 3;
 
 /** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
 export interface DocketSummary {
@@ -15,6 +17,8 @@ export interface DocketSummary {
   /** Rows whose verdict is not known. */
   readonly unknown: number;
   readonly next: NextAct;
+  /** The checks of its proof, by their ids. */
+  readonly checks: readonly string[];
   /** The row that fares worst, with its words; null while the job has none. */
   readonly worst: { readonly arrival: Arrival; readonly spoken: string; readonly flag: string | null } | null;
 }
@@ -31,6 +35,8 @@ export interface DocketLine {
   readonly summary: DocketSummary | null;
   /** Parts the job wants from the van and that the van does not have. */
   readonly missingParts: number;
+  /** How many of its checks were seen as predicted, and how many otherwise. */
+  readonly proven: ProvenSoFar;
   /** When a job in the bin goes for good; null for one in the docket. */
   readonly erasedOn: string | null;
 }
@@ -50,6 +56,7 @@ export function docketSummary(job: Job): DocketSummary {
     waiting: questions.filter((question) => question.rows.length > 0).length,
     unknown: rows.filter(({ verdict }) => verdict === "unknown").length,
     next: nextAct(job, rows, questions),
+    checks: proofChecks(job, householdOf(job, "planned"), rows).map(({ id }) => id),
     worst: worst
       ? {
           arrival: worst,

@@ -9,3 +9,4 @@ export { proveReport, type ProveReport } from "./prove-report";
 export { runSheetReport, type RunSheetReport } from "./run-sheet-report";
 export { cableLabels, labelTable, type CableLabel } from "./cable-labels";
 export { csvOf } from "./csv";
+export { visitBrief, type VisitBrief } from "./visit-brief";

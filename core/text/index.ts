@@ -117,7 +117,8 @@ export {
 } from "./room-sheet-words";
 export { heardSentence, recordingSentence, recordingTroubleSentence, SIGNAL_CAUTION, wavTroubleSentence } from "./measure-words";
 export { signWords, stepCaution, stepTools } from "./visit-signs";
-export { durationWords, foundStateName, orderWords, scheduleSentence, visitStepWords } from "./visit-words";
+export { calendarWords, timeOfDay, tooEarlyWords, type CalendarFacts } from "./day-words";
+export { durationWords, foundStateName, orderWords, rangeWords, WORK_WORDS, scheduleSentence, visitStepWords } from "./visit-words";
 export { explainedSentence, wrongFactSentence } from "./proof-words";
 export {
   actPrediction,

@@ -29,15 +29,17 @@ export function checkTitle(job: Job, check: ProofCheck, screen: string | undefin
 /** How to find a title that has the sound of a row. */
 export function findTitleWords(job: Job, row: Arrival): string {
   const [track] = row.content.tracks;
-  const source = findDevice(job, row.player)?.sources.find(({ id }) => id === row.source);
+  const player = findDevice(job, row.player);
+  const source = player?.sources.find(({ id }) => id === row.source);
   if (!track || !source) return `Play ${row.content.name}.`;
   const coding = codingName(track.coding);
   const objects = track.objects === "atmos" ? "Dolby Atmos" : track.objects === "dtsx" ? "DTS:X" : null;
   if (row.content.kind === "game") return "Start a game whose own sound menu offers surround, and choose it there.";
-  if (source.kind === "tuner") return `A broadcast with ${coding}: the programme guide or the info key names it.`;
+  if (source.kind === "tuner" || player?.control.kind === "tuner")
+    return `A broadcast with ${coding}: the programme guide or the info key names it.`;
   if (source.kind === "app")
     return `In the app search for “${objects ?? (codingFact(track.coding).lossless ? coding : "5.1")}”; the title's own page shows ${objects ? "that mark" : `“${track.channels}” or its coding`}.`;
-  return `A disc or file whose back or info line says ${objects ?? coding} ${track.channels}.`;
+  return `A title whose case, page or info line says ${objects ?? `${coding} ${track.channels}`}; a service is searched for ${objects ? `“${objects}”` : "these words"}.`;
 }
 
 /** What the two lines of the display say, and what else is seen and heard. */

@@ -1,8 +1,12 @@
 import type { Arrival } from "@/core/chain";
+import type { SettingKey } from "@/core/facts";
 import { findDevice, findPort, type Job } from "@/core/job";
 import type { VisitStep } from "@/core/visit";
 import { playedWords, streamWords } from "./sound-words";
 import { cableOfStep } from "./visit-words";
+
+/** Settings after which a player or screen makes its link anew. */
+const LINK_TESTED: ReadonlySet<SettingKey> = new Set(["hdr", "video-format", "signal-format", "socket-mode", "edid-mode"]);
 
 /** How one sees that a step worked; null where there is nothing to see. */
 export function signWords(job: Job, step: VisitStep, rows: readonly Arrival[]): string | null {
@@ -26,6 +30,8 @@ export function signWords(job: Job, step: VisitStep, rows: readonly Arrival[]): 
     case "isolate":
       return "The screen says that sound comes from external speakers; the link lamp is steady.";
     case "set":
+      if (step.setting && LINK_TESTED.has(step.setting.key))
+        return "The picture comes back after up to two minutes of black while it tests the link; then the menu shows the new value.";
       return "The menu shows the new value after leaving and entering it again. Some save only by a long press: its manual says so.";
     case "pattern":
       return "Its display shows the speakers that are there, and none that is not.";

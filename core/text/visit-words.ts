@@ -1,4 +1,4 @@
-import { optionLabel, settingFact } from "@/core/facts";
+import { optionLabel, settingFact, type VisitWork } from "@/core/facts";
 import type { Arrival } from "@/core/chain";
 import { findDevice, findPort, type Cable, type Job } from "@/core/job";
 import type { OrderReason, VisitStep } from "@/core/visit";
@@ -147,6 +147,42 @@ export function durationWords(minutes: number): string {
   const [hours, rest] = [Math.floor(whole / 60), whole % 60];
   return hours ? `${hours}\u2009h${rest ? ` ${rest}\u2009min` : ""}` : `${rest}\u2009min`;
 }
+
+/** Kinds of work whose minutes count. */
+export const WORK_WORDS: Readonly<Record<VisitWork, string>> = {
+  protect: "Cover floor and furniture",
+  photo: "Photos",
+  "power-off": "Power off",
+  unplug: "Unplug a cable",
+  mount: "Mount on a wall or ceiling",
+  place: "Put in place",
+  pull: "Pull a cable",
+  plug: "Plug a cable",
+  "plug-behind-screen": "Plug a cable behind a screen",
+  wire: "Speaker wire, both ends",
+  "fit-module": "Fit a module",
+  "power-on": "Power on",
+  firmware: "Start an update",
+  charge: "Put on charge",
+  isolate: "First ARC pairing, alone",
+  pair: "Pair a unit",
+  confirm: "Confirm or save",
+  set: "Set a menu",
+  pattern: "Speaker pattern",
+  calibrate: "Calibrate",
+  dial: "Levels and distances",
+  tone: "Tones",
+  prove: "Prove a content",
+  "prove-drift": "Prove a content that may drift",
+  acts: "Prove the everyday acts",
+  label: "Label a cable",
+  "by-hand": "A step added by hand",
+  "hand-over": "Hand over",
+};
+
+/** From and to, of hands: "3 to 8 min". */
+export const rangeWords = ({ from, to }: { readonly from: number; readonly to: number }): string =>
+  from === to ? `${from}\u2009min` : `${from} to ${to}\u2009min`;
 
 /** How sure a run sheet is of its time. */
 export const scheduleSentence = ({

@@ -7,6 +7,7 @@ export {
   LEAST_STEPS,
   minutesOf,
   minutesTable,
+  rangeOf,
   waitOf,
   USUAL_MINUTES,
   type LearnedMinutes,

@@ -65,4 +65,7 @@ export const USUAL_MINUTES: MinutesTable = VISIT_MINUTES;
 /** Minutes of hands of a step: the middle of its range, or what was written with a step added by hand. */
 export const minutesOf = ({ work, added }: Pick<VisitStep, "work" | "added">, table: MinutesTable): number =>
   added?.minutes ?? Math.round((table[work].from + table[work].to) * 2) / 4;
+/** From and to of a step, and the wait after it. */
+export const rangeOf = ({ work, added }: Pick<VisitStep, "work" | "added">, table: MinutesTable): MinutesRange =>
+  added ? { from: added.minutes, to: added.minutes, wait: 0 } : table[work];
 export const waitOf = ({ work }: Pick<VisitStep, "work">, table: MinutesTable): number => table[work].wait;

@@ -123,3 +123,26 @@ test("a passphrase is the same however its letters are composed, and no hash is 
   expect(await isPassphrase("cafe\u0301 du coin", one)).toBe(true);
   expect(await isPassphrase("cafe du coin", one)).toBe(false);
 });
+
+describe("a ticket for the phone beside", () => {
+  test("opens once, within five minutes, and a session of its own", async () => {
+    const access = await open();
+    const { ticket } = access.issueTicket();
+    const first = await access.signInByTicket(ticket, caller("10.0.0.7"));
+    expect(first.ok && access.sessionOf(first.value)).toMatchObject({ address: "10.0.0.7" });
+    expect(await access.signInByTicket(ticket, caller("10.0.0.8"))).toEqual({ ok: false, refusal: { code: "no-such-ticket" } });
+
+    const late = access.issueTicket().ticket;
+    now += 5 * 60_000;
+    expect(await access.signInByTicket(late, caller("10.0.0.7"))).toEqual({ ok: false, refusal: { code: "no-such-ticket" } });
+  });
+
+  test("cannot be guessed on and on, and is void once everybody is signed out", async () => {
+    const access = await open();
+    const { ticket } = access.issueTicket();
+    await access.signOutEverywhere();
+    expect(await access.signInByTicket(ticket, caller("10.0.0.7"))).toMatchObject({ ok: false });
+    for (let count = 0; count < 4; count += 1) await access.signInByTicket(`guess ${count}`, caller("10.0.0.9"));
+    expect(await access.signInByTicket("guess", caller("10.0.0.9"))).toMatchObject({ ok: false, refusal: { code: "wait" } });
+  });
+});

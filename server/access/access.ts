@@ -6,6 +6,7 @@ import { done, refused, type Outcome } from "@/core/outcome";
 import { DAY_MS } from "../day";
 import { readStored } from "../stored";
 import { hashPassphrase, isPassphrase, PassphraseHash } from "./passphrase";
+import { Tickets } from "./tickets";
 import { Tries } from "./tries";
 
 const FILE = "access.json";
@@ -28,7 +29,7 @@ export type Session = z.infer<typeof Session>;
 const Kept = z.strictObject({ version: z.literal(1), passphrase: PassphraseHash, secret: z.base64(), sessions: z.array(Session) });
 type Kept = z.infer<typeof Kept>;
 
-export type SignInRefusal = { readonly code: "wrong" } | { readonly code: "wait"; readonly seconds: number };
+export type SignInRefusal = { readonly code: "wrong" | "no-such-ticket" } | { readonly code: "wait"; readonly seconds: number };
 
 /** Who tries to come in. */
 export interface Caller {
@@ -41,6 +42,7 @@ const hashed = (token: string): string => createHash("sha256").update(token).dig
 /** Who may come in where a passphrase is set: sessions by a signed cookie, kept beside the database. */
 export class Access {
   private readonly tries = new Tries();
+  private readonly tickets = new Tickets();
   private writing: Promise<unknown> = Promise.resolve();
 
   private constructor(
@@ -65,12 +67,28 @@ export class Access {
   }
 
   /** Gives the cookie of a new session, or says why not. */
-  async signIn(passphrase: string, { address, agent }: Caller): Promise<Outcome<string, SignInRefusal>> {
+  signIn(passphrase: string, caller: Caller): Promise<Outcome<string, SignInRefusal>> {
+    return this.letIn(caller, "wrong", () => isPassphrase(passphrase, this.kept.passphrase));
+  }
+
+  /** Gives the cookie of a new session for a ticket that was issued a moment ago, once. */
+  signInByTicket(ticket: string, caller: Caller): Promise<Outcome<string, SignInRefusal>> {
+    return this.letIn(caller, "no-such-ticket", () => Promise.resolve(this.tickets.take(ticket, this.clock())));
+  }
+
+  /** A ticket for a device beside one that is signed in. */
+  issueTicket = (): ReturnType<Tickets["issue"]> => this.tickets.issue(this.clock());
+
+  private async letIn(
+    { address, agent }: Caller,
+    otherwise: "wrong" | "no-such-ticket",
+    isRight: () => Promise<boolean>,
+  ): Promise<Outcome<string, SignInRefusal>> {
     const wait = this.tries.waitMs(address, this.clock());
     if (wait > 0) return refused({ code: "wait", seconds: Math.ceil(wait / 1000) });
-    if (!(await isPassphrase(passphrase, this.kept.passphrase))) {
+    if (!(await isRight())) {
       this.tries.wrong(address, this.clock());
-      return refused({ code: "wrong" });
+      return refused({ code: otherwise });
     }
     this.tries.right(address);
     const token = randomBytes(32).toString("base64url");
@@ -102,7 +120,10 @@ export class Access {
   }
 
   signOut = (id: string): Promise<void> => this.keep(this.sessions.filter((session) => session.id !== id));
-  signOutEverywhere = (): Promise<void> => this.keep([]);
+  signOutEverywhere = (): Promise<void> => {
+    this.tickets.endAll();
+    return this.keep([]);
+  };
 
   private signatureOf(token: string): string {
     return createHmac("sha256", Buffer.from(this.kept.secret, "base64")).update(token).digest("base64url");

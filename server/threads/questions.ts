@@ -1,6 +1,6 @@
 import { arrivalsOf } from "@/core/chain";
 import type { SettingState } from "@/core/device";
-import type { Job } from "@/core/job";
+import type { Job, VisitEntry } from "@/core/job";
 import {
   checkedPlans,
   MOST_TRADES,
@@ -19,12 +19,18 @@ import {
   type Preset,
 } from "@/core/plan";
 import type { Observation } from "@/core/proof";
-import { arrivalsReport, plansReport, proveReport } from "@/core/report";
+import { arrivalsReport, plansReport, proveReport, visitBrief } from "@/core/report";
+import type { MinutesTable } from "@/core/visit";
 
 /** What takes long enough to keep others waiting, asked of a thread of its own. Everything in it is plain data. */
 export type Question =
   | { readonly ask: "arrivals"; readonly job: Job; readonly state: SettingState }
   | { readonly ask: "prove"; readonly job: Job; readonly observations: readonly Observation[] }
+  | {
+      readonly ask: "visit-briefs";
+      readonly visits: readonly { readonly job: Job; readonly record: readonly VisitEntry[] }[];
+      readonly table: MinutesTable;
+    }
   | {
       readonly ask: "plans";
       readonly job: Job;
@@ -48,6 +54,8 @@ export function answerTo(question: Question): unknown {
       return arrivalsReport(question.job, arrivalsOf(question.job, question.state), weighedChanges(question.job, question.state));
     case "prove":
       return proveReport(question.job, question.observations);
+    case "visit-briefs":
+      return question.visits.map(({ job, record }) => visitBrief(job, record, question.table));
     case "plans":
       return plansOf(question);
   }

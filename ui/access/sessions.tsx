@@ -4,7 +4,7 @@ import { Button } from "antd";
 import dayjs from "dayjs";
 import { LogOut } from "lucide-react";
 import { useState } from "react";
-import { askServer } from "@/ui/kit";
+import { askServer, forgetPages } from "@/ui/kit";
 import { accessWords } from "@/ui/words";
 import styles from "./access.module.css";
 
@@ -26,8 +26,10 @@ export function Sessions({ sessions }: { sessions: readonly SessionShown[] }) {
   const leave = async (url: string) => {
     const outcome = await askServer(url, { method: "DELETE" });
     // A fresh page, which leads to the way in: nothing of what was shown is left.
-    if (outcome.ok) window.location.reload();
-    else setTold(outcome.refusal);
+    if (outcome.ok) {
+      await forgetPages();
+      window.location.reload();
+    } else setTold(outcome.refusal);
   };
   return (
     <section aria-label={accessWords.whoIsSignedIn}>

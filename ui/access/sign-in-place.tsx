@@ -2,25 +2,37 @@
 
 import { Button, Input } from "antd";
 import { LogIn } from "lucide-react";
-import { useState } from "react";
+import { useState, useSyncExternalStore } from "react";
 import { askServer } from "@/ui/kit";
 import { accessWords } from "@/ui/words";
 import styles from "./access.module.css";
+
+/** A scanned code carries its ticket behind the address, where no server sees it. */
+const useTicket = (): string =>
+  useSyncExternalStore(
+    () => () => undefined,
+    () => window.location.hash.slice(1),
+    () => "",
+  );
 
 /** The way in where a passphrase is set; it leads on to the page that was asked for. */
 export function SignInPlace({ next }: { next: string }) {
   const [passphrase, setPassphrase] = useState("");
   const [told, setTold] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  const ticket = useTicket();
+  const [types, setTypes] = useState(false);
+  const byTicket = ticket !== "" && !types;
   const signIn = async () => {
     setBusy(true);
-    const outcome = await askServer("/api/session", { method: "POST", body: JSON.stringify({ passphrase }) });
+    const outcome = await askServer("/api/session", { method: "POST", body: JSON.stringify(byTicket ? { ticket } : { passphrase }) });
     if (outcome.ok) {
       // A fresh page, so that nothing of the one before signing in is left.
       window.location.assign(next);
       return;
     }
     setTold(outcome.refusal);
+    setTypes(true);
     setBusy(false);
   };
   return (
@@ -33,18 +45,20 @@ export function SignInPlace({ next }: { next: string }) {
         }}
       >
         <h1>{accessWords.octachord}</h1>
-        <p>{accessWords.signInWords}</p>
-        <label>
-          {accessWords.passphrase}
-          <Input.Password
-            autoFocus
-            size="large"
-            value={passphrase}
-            maxLength={1000}
-            autoComplete="current-password"
-            onChange={(event) => setPassphrase(event.target.value)}
-          />
-        </label>
+        <p>{byTicket ? accessWords.byTicketWords : accessWords.signInWords}</p>
+        {byTicket ? null : (
+          <label>
+            {accessWords.passphrase}
+            <Input.Password
+              autoFocus
+              size="large"
+              value={passphrase}
+              maxLength={1000}
+              autoComplete="current-password"
+              onChange={(event) => setPassphrase(event.target.value)}
+            />
+          </label>
+        )}
         <p role="alert" className={styles.told}>
           {told}
         </p>
@@ -54,10 +68,15 @@ export function SignInPlace({ next }: { next: string }) {
           htmlType="submit"
           icon={<LogIn size={18} aria-hidden />}
           loading={busy}
-          disabled={passphrase === ""}
+          disabled={!byTicket && passphrase === ""}
         >
-          {accessWords.signIn}
+          {byTicket ? accessWords.signInHere : accessWords.signIn}
         </Button>
+        {byTicket ? (
+          <Button size="large" onClick={() => setTypes(true)}>
+            {accessWords.passphraseInstead}
+          </Button>
+        ) : null}
       </form>
     </main>
   );

@@ -52,8 +52,10 @@ const Name = ({ line }: { line: DocketLine }) => (
 );
 
 /** What holds a job up, in a few words each. */
-function holdUps({ summary, missingParts }: DocketLine): readonly string[] {
+function holdUps({ summary, missingParts, proven: { proven, otherwise } }: DocketLine): readonly string[] {
   return [
+    ...(summary && proven + otherwise > 0 ? [docketWords.proven(proven, summary.checks.length)] : []),
+    ...(otherwise ? [docketWords.seenOtherwise(otherwise)] : []),
     ...(summary?.waiting ? [docketWords.toFindOut(summary.waiting)] : []),
     ...(summary?.unknown ? [docketWords.notKnown(summary.unknown)] : []),
     ...(missingParts ? [docketWords.missing(missingParts)] : []),

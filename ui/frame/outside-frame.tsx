@@ -12,6 +12,7 @@ import { frameWords } from "@/ui/words";
 /** The places outside the jobs. */
 const OUTSIDE = [
   { href: "/", name: frameWords.docket },
+  { href: "/days", name: frameWords.days },
   { href: "/join", name: frameWords.join },
   { href: "/shelf", name: frameWords.shelf },
   { href: "/stock", name: frameWords.vanStock },

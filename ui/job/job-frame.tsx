@@ -11,6 +11,7 @@ import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
 import { Conflicts } from "./conflicts";
 import { JobName } from "./job-name";
+import { PlaceChoice } from "./place-choice";
 import { PLACES } from "./places";
 import { useFindEntries } from "./use-find-entries";
 import { SaveStateMark } from "./save-state-mark";
@@ -39,6 +40,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
             </div>
           ))}
         </nav>
+        <PlaceChoice jobId={id} />
         <div className={styles.side}>
           <SaveStateMark />
           <FindButton entries={findEntries} />

@@ -19,9 +19,14 @@ const made = (job: Job, command: Command): Job => {
   if (!applied.ok) throw new Error("refused");
   return applied.value.job;
 };
-const taken: Reply = ({ revision }) => Response.json({ id: "one", revision: revision + 1, updatedAt: "2026-11-24T10:00:01Z" });
+const taken: Reply = ({ revision, commands }) => {
+  server = { revision: revision + 1, document: commands.reduce(made, server.document) };
+  return Response.json({ id: "one", revision: revision + 1, updatedAt: "2026-11-24T10:00:01Z" });
+};
 const away: Reply = () => Promise.reject(new TypeError("network"));
 
+/** The job as the server has it. */
+let server: { revision: number; document: Job };
 let sent: Sent[];
 let replies: Reply[];
 let store: JobStore;
@@ -37,10 +42,11 @@ beforeEach(() => {
   vi.useFakeTimers();
   vi.stubGlobal("window", new EventTarget());
   sent = [];
+  server = { revision: 1, document: loft };
   replies = [];
   vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => {
     // The look at the server on opening finds the job as it is.
-    if (init?.method !== "PUT") return Promise.resolve(Response.json({ revision: 1, updatedAt: "2026-11-24T10:00:00Z", document: loft }));
+    if (init?.method !== "PUT") return Promise.resolve(Response.json({ ...server, updatedAt: "2026-11-24T10:00:00Z" }));
     const body = JSON.parse(String(init.body)) as Sent;
     sent.push(body);
     return Promise.resolve((replies.shift() ?? taken)(body));
@@ -232,4 +238,27 @@ test("a save that was taken in when the page was closed is not made again by the
   await wait(600);
   expect(sent.at(-1)?.saveId).toBe(first?.saveId);
   expect(store.getState()).toMatchObject({ job: after, revision: 2, unsaved: [], save: { kind: "saved" } });
+});
+
+test("a saved state that the server has already is not saved a second time under the same name by the next page", async () => {
+  const { devices, cables } = loft;
+  const save: Command = {
+    kind: "keep-snapshot",
+    snapshot: { id: "before", name: "Before", takenAt: "2026-11-24T10:00:00Z", devices, cables },
+    at: null,
+  };
+  replies.push((request) => {
+    void taken(request);
+    return new Promise(() => undefined);
+  });
+  edit(store, save);
+  await wait(300);
+  stop();
+  // The server has it; the page that is loaded now has it too, and the browser still holds it as a draft.
+  replies = [() => Response.json({ revision: 2, updatedAt: "2026-11-24T10:00:01Z" })];
+  store = createJobStore({ id: "one", job: server.document, revision: 2, updatedAt: "2026-11-24T10:00:01Z" });
+  stop = startSaving(store, drafts);
+  await wait(600);
+  expect(store.getState()).toMatchObject({ notice: null, revision: 2, unsaved: [], save: { kind: "saved" } });
+  expect(held).toBeNull();
 });

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { applyAll, Job, type Command } from "@/core/job";
-import { draftsOf, type Drafts } from "./drafts";
+import { draftsOf, type Draft, type Drafts } from "./drafts";
 import { rebase, replayDraft, type JobStore } from "./job-store";
 import { jobWords } from "@/ui/words";
 
@@ -51,14 +51,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     hold(unsaved);
     store.setState({ save: { kind: "saving" } });
     try {
-      const body = JSON.stringify({ revision, saveId, commands: unsaved.slice(0, count) });
-      const response = await fetch(url, {
-        method: "PUT",
-        body,
-        headers: { "Content-Type": "application/json" },
-        keepalive: body.length < 60_000,
-      });
-      await take(response, count);
+      await take(await put({ revision, saveId, commands: unsaved.slice(0, count) }), count);
     } catch (error) {
       const why = error instanceof ServerTrouble ? error.message : jobWords.serverAway;
       // What the server says of itself, a full disk for instance, is shown once, in its own words.
@@ -70,6 +63,11 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     } finally {
       busy = false;
     }
+  }
+
+  function put(save: { readonly revision: number; readonly saveId: string; readonly commands: readonly Command[] }): Promise<Response> {
+    const body = JSON.stringify(save);
+    return fetch(url, { method: "PUT", body, headers: { "Content-Type": "application/json" }, keepalive: body.length < 60_000 });
   }
 
   async function take(response: Response, count: number): Promise<void> {
@@ -127,9 +125,29 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   async function replay(): Promise<void> {
     const draft = await drafts.read();
     if (!draft?.commands.length) return;
-    // Under its old name a save that was accepted, its answer unread, is not done twice.
-    if (draft.attempt) attempt = { ...draft.attempt, revision: store.getState().revision };
-    replayDraft(store, draft.commands);
+    busy = true;
+    const rest = await sentAgain(draft).finally(() => (busy = false));
+    if (rest.length) replayDraft(store, rest);
+    else hold(store.getState().unsaved);
+    if (store.getState().unsaved.length) soon(PAUSE_MS);
+  }
+
+  /**
+   * The save that was under way is sent under its old name before anything of it is made here: the server may have it, and what is not
+   * the same when done twice, a saved state for instance, could not be made on top of it. Gives what is left to be made.
+   */
+  async function sentAgain({ commands, attempt: before }: Draft): Promise<readonly Command[]> {
+    if (!before) return commands;
+    const { revision } = store.getState();
+    attempt = { ...before, revision };
+    const response = await put({ revision, saveId: before.saveId, commands: commands.slice(0, before.count) }).catch(() => null);
+    const current = response?.ok ? await fetched().catch(() => null) : null;
+    if (!current) return commands;
+    attempt = null;
+    takeIn(current);
+    // It reached the server only now: the person is told that what seemed lost is there.
+    if (current.revision === revision + 1) store.setState({ notice: jobWords.madeAgain(before.count), effect: null });
+    return commands.slice(before.count);
   }
 
   async function catchUp(revision: number, words?: string): Promise<void> {

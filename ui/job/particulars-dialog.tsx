@@ -1,15 +1,20 @@
 "use client";
 
-import { Input, Modal } from "antd";
+import { Input, InputNumber, Modal } from "antd";
 import { useState } from "react";
-import { editWithStates, PHASES, type Job } from "@/core/job";
+import { editWithStates, PHASES, type Command, type Job } from "@/core/job";
 import { jobWords } from "@/ui/words";
 import { useIntents } from "./job-context";
 import styles from "./job-frame.module.css";
 
 type Particulars = Pick<Job, "name" | "customer" | "visitOn" | "phase" | "brief">;
+type Agreed = Pick<Job["visit"], "at" | "address" | "agreedMinutes">;
 
-/** Name, customer, day, phase and wishes of a job; kept by one edit. */
+/** The fields of a draft that differ from what there is. */
+const changed = <Fields extends object>(draft: Fields, now: Fields): Partial<Fields> =>
+  Object.fromEntries(Object.entries(draft).filter(([key, value]) => value !== now[key as keyof Fields])) as Partial<Fields>;
+
+/** Name, customer, phase and wishes of a job, and what is agreed about its visit; kept by one edit. */
 export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => void }) {
   const { edit } = useIntents();
   const [draft, setDraft] = useState<Particulars>({
@@ -19,12 +24,23 @@ export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => v
     phase: job.phase,
     brief: job.brief,
   });
+  const [agreed, setAgreed] = useState<Agreed>({
+    at: job.visit.at,
+    address: job.visit.address,
+    agreedMinutes: job.visit.agreedMinutes,
+  });
   const set = (change: Partial<Particulars>) => setDraft({ ...draft, ...change });
+  const agree = (change: Partial<Agreed>) => setAgreed({ ...agreed, ...change });
   const keep = () => {
-    const keys = (Object.keys(draft) as (keyof Particulars)[]).filter((key) => draft[key] !== job[key]);
-    const fields = Object.fromEntries(keys.map((key) => [key, draft[key]]));
-    const command = () => editWithStates(job, fields, { found: jobWords.asFound, left: jobWords.asLeft }, new Date().toISOString());
-    if (keys.length === 0 || edit(command())) onClose();
+    const [fields, visit] = [changed(draft, job), changed<Agreed>(agreed, job.visit)];
+    const names = { found: jobWords.asFound, left: jobWords.asLeft };
+    const edits: Command[] = [
+      ...(Object.keys(fields).length ? [editWithStates(job, fields, names, new Date().toISOString())] : []),
+      ...(Object.keys(visit).length ? [{ kind: "edit-visit", fields: visit } as const] : []),
+    ];
+    const commands = edits.flatMap((command) => (command.kind === "batch" ? command.commands : [command]));
+    const [only, ...others] = commands;
+    if (!only || edit(others.length ? { kind: "batch", commands } : only)) onClose();
   };
   return (
     <Modal title={jobWords.theJobsParticulars} open onOk={keep} okText={jobWords.keep} onCancel={onClose}>
@@ -40,6 +56,25 @@ export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => v
         <label>
           {jobWords.dayOfTheVisit}
           <input type="date" value={draft.visitOn ?? ""} onChange={(event) => set({ visitOn: event.target.value || null })} />
+        </label>
+        <label>
+          {jobWords.beginsAt}
+          <input type="time" value={agreed.at ?? ""} onChange={(event) => agree({ at: event.target.value || null })} />
+        </label>
+        <label>
+          {jobWords.addressOfTheVisit}
+          <Input value={agreed.address} maxLength={300} onChange={(event) => agree({ address: event.target.value })} onPressEnter={keep} />
+        </label>
+        <label>
+          {jobWords.toldMinutes}
+          <InputNumber
+            value={agreed.agreedMinutes}
+            min={5}
+            max={2880}
+            precision={0}
+            placeholder={jobWords.notTold}
+            onChange={(agreedMinutes) => agree({ agreedMinutes })}
+          />
         </label>
         <label>
           {jobWords.phase}

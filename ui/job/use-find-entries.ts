@@ -62,6 +62,7 @@ export function useFindEntries(openSheet: () => void): () => readonly FindEntry[
       { key: "keys", name: jobWords.keys, detail: jobWords.theShortcutSheet, run: openSheet },
       { key: "new", name: jobWords.newJob, detail: jobWords.actOutsideTheJob, run: () => router.push("/?new=1") },
       { key: "docket", name: jobWords.docket, detail: jobWords.placeOutsideTheJob, run: () => router.push("/") },
+      { key: "days", name: jobWords.days, detail: jobWords.placeOutsideTheJob, run: () => router.push("/days") },
       { key: "stock", name: jobWords.vanStock, detail: jobWords.placeOutsideTheJob, run: () => router.push("/stock") },
     ];
   };

@@ -18,6 +18,7 @@ export { SUPPLY_OPTIONS } from "./supply-options";
 export { Tabs } from "./tabs";
 export { TitledList } from "./titled-list";
 export { useChosen } from "./use-chosen";
+export { forgetPages, useKeptPages } from "./kept-pages";
 export { answerOf, useWorker, type Work, type Working } from "./use-worker";
 export { VerdictMark, VerdictShape } from "./verdict-mark";
 export { WorkNote } from "./work-note";

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { CONTENT_CATALOGUE } from "@/core/device";
 import type { Preferences } from "@/core/preferences";
 import { masterWords } from "@/core/text";
+import type { LearnedMinutes } from "@/core/visit";
 import { Sessions, type SessionShown } from "@/ui/access";
 import { OutsideFrame } from "@/ui/frame";
 import { Choice } from "@/ui/kit";
@@ -12,6 +13,7 @@ import { useKeepPreferences, usePreferences } from "@/ui/preferences";
 import { useThemeChoice } from "@/ui/theme";
 import { Backups, type BackupsShown } from "./backups";
 import { EraseCustomer, type CustomerShown } from "./erase-customer";
+import { FirmMinutes } from "./firm-minutes";
 import styles from "./settings.module.css";
 import { settingsWords } from "@/ui/words";
 
@@ -22,6 +24,7 @@ const SOURCES = [
 ] as const;
 
 interface SettingsPlaceProps {
+  readonly learned: LearnedMinutes;
   readonly backups: BackupsShown;
   readonly customers: readonly CustomerShown[];
   /** Null where nobody has to sign in. */
@@ -29,7 +32,7 @@ interface SettingsPlaceProps {
 }
 
 /** What the firm sets once: the look, the units, its name for print, and what a new player is taken to play. */
-export function SettingsPlace({ backups, customers, sessions }: SettingsPlaceProps) {
+export function SettingsPlace({ learned, backups, customers, sessions }: SettingsPlaceProps) {
   const kept = usePreferences();
   const keep = useKeepPreferences();
   const { chosen, setTheme } = useThemeChoice();
@@ -122,6 +125,7 @@ export function SettingsPlace({ backups, customers, sessions }: SettingsPlacePro
             </label>
           ))}
         </section>
+        <FirmMinutes own={draft.minutes} learned={learned} onSet={(minutes) => set({ minutes })} />
         <footer className={styles.foot}>
           <span aria-live="polite">{told ?? (changed ? settingsWords.notKeptYet : "")}</span>
           <Button type="primary" disabled={!changed} onClick={() => void save()}>

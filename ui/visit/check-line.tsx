@@ -31,7 +31,7 @@ export function CheckLine({ job, check, screen, entry, isCurrent, onChoose, onTi
         {check.check === "row" ? (
           <>
             <CordThumbnail arrival={check.row} label={arrivalSentence(job, check.row)} width={150} />
-            <code>{check.row.arrives ? streamWords(check.row.arrives) : visitWords.nothingHeard}</code>
+            <code>{check.row.arrives ? streamWords(check.row.arrives) : visitWords.staysSilent}</code>
           </>
         ) : null}
         <span className={styles.state}>

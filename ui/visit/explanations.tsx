@@ -1,9 +1,9 @@
 "use client";
 
-import type { Remote } from "comlink";
+import { wrap, type Remote } from "comlink";
 import { Button } from "antd";
 import dayjs from "dayjs";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { applyCommand, findDevice, type Command, type Job } from "@/core/job";
 import { factOfClass, type Explained, type Explanation, type Observation } from "@/core/proof";
 import { deviceName, explainedSentence, wrongFactSentence } from "@/core/text";
@@ -23,6 +23,16 @@ const EXPLAIN = {
   ask: async (api: Remote<ProofWorker>, { job, observations }: Question) => api.explain(job, observations),
 };
 
+/** Loads the worker while there is a network, so that it is there on site without one. */
+function useWorkerAtHand(): void {
+  useEffect(() => {
+    const worker = EXPLAIN.start();
+    const end = () => worker.terminate();
+    wrap<ProofWorker>(worker).load().then(end, end);
+    return end;
+  }, []);
+}
+
 const MOST_SHOWN = 5;
 
 interface ExplanationsProps {
@@ -33,6 +43,7 @@ interface ExplanationsProps {
 
 /** What would explain what was seen, each a single fact of this room, and the ways to correct the job, or the shelf too, by it. */
 export function Explanations({ job, observations, onEdit }: ExplanationsProps) {
+  useWorkerAtHand();
   const [told, setTold] = useState<string | null>(null);
   const question = useMemo(
     () => (observations.some(({ sees }) => sees !== "as-predicted") ? { job, observations } : null),

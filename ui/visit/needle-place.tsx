@@ -55,7 +55,14 @@ export function NeedlePlace() {
         </p>
         <label className={styles.shift}>
           {needleWords.shift}
-          <Slider min={-NEEDLE_SPAN_MS} max={NEEDLE_SPAN_MS} step={5} value={shift} onChange={setShift} aria-label={needleWords.shift} />
+          <Slider
+            min={-NEEDLE_SPAN_MS}
+            max={NEEDLE_SPAN_MS}
+            step={5}
+            value={shift}
+            onChange={setShift}
+            ariaLabelForHandle={needleWords.shift}
+          />
           <b>
             {shift === 0
               ? needleWords.together

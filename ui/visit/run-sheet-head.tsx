@@ -7,6 +7,7 @@ import { Switcher } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
 import { LabelsButton } from "./labels-button";
 import { useOwnName } from "./own-name";
+import { PhoneButton } from "./phone-button";
 import styles from "./visit.module.css";
 
 const PEOPLE = [
@@ -39,6 +40,7 @@ export function RunSheetHead({ job, jobId }: { job: Job; jobId: string }) {
           onPressEnter={(event) => event.currentTarget.blur()}
         />
         <LabelsButton jobId={jobId} />
+        <PhoneButton path={`/jobs/${jobId}/runsheet`} />
       </span>
     </header>
   );

@@ -7,6 +7,7 @@ import {
   observationsOf,
   partsOfSteps,
   progressOf,
+  rangeOf,
   runSheet,
   waitOf,
   type MinutesTable,
@@ -83,7 +84,7 @@ export function RunSheetPlace({ minutes: table }: { minutes: MinutesTable }) {
               entry={progress.states.get(current.id)}
               isDone={progress.done.has(current.id)}
               parts={parts.get(current.id) ?? []}
-              waitMinutes={waitOf(current, table)}
+              minutes={rangeOf(current, table)}
               onEnter={take(current)}
             />
             <StepActs jobId={id} step={current} steps={sheet.steps} />

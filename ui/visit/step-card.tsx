@@ -4,8 +4,8 @@ import { Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 import type { Arrival } from "@/core/chain";
 import type { Job, Seen, StepState, VisitEntry } from "@/core/job";
-import { cableName, deviceName, orderWords, signWords, stepCaution, stepTools, visitStepWords } from "@/core/text";
-import type { FittedPart, VisitStep } from "@/core/visit";
+import { cableName, deviceName, orderWords, rangeWords, signWords, stepCaution, stepTools, visitStepWords } from "@/core/text";
+import type { FittedPart, MinutesRange, VisitStep } from "@/core/visit";
 import { visitWords } from "@/ui/words";
 import { RowSeenChoice } from "./seen-choice";
 import { StepExtras, useExtras, type Extras } from "./step-extras";
@@ -21,12 +21,13 @@ interface StepCardProps {
   readonly entry: VisitEntry | undefined;
   readonly isDone: boolean;
   readonly parts: readonly FittedPart[];
-  readonly waitMinutes: number;
+  /** Minutes of hands, from and to, and the wait after them. */
+  readonly minutes: MinutesRange;
   readonly onEnter: (entered: Entered) => void;
 }
 
 /** One step, large: what, why, how one sees that it worked, what can hurt; and what became of it. */
-export function StepCard({ job, jobId, step, rows, entry, isDone, parts, waitMinutes, onEnter }: StepCardProps) {
+export function StepCard({ job, jobId, step, rows, entry, isDone, parts, minutes: { from, to, wait }, onEnter }: StepCardProps) {
   const extras = useExtras();
   const [asksWhy, setAsksWhy] = useState(false);
   const since = useRef<number | null>(null);
@@ -54,7 +55,12 @@ export function StepCard({ job, jobId, step, rows, entry, isDone, parts, waitMin
     <section className={styles.card} aria-label={visitWords.thisStep} aria-live="polite">
       <h2 dir="auto">{words}</h2>
       <StepFacts job={job} step={step} rows={rows} parts={parts} />
-      {waitMinutes > 0 && !isDone ? <p>{visitWords.thenWait(minutesAndSeconds(waitMinutes * 60_000))}</p> : null}
+      {isDone ? null : (
+        <p className={styles.quiet}>
+          {rangeWords({ from, to })}
+          {wait > 0 ? `. ${visitWords.thenWait(minutesAndSeconds(wait * 60_000))}` : ""}
+        </p>
+      )}
       {isDone ? (
         <div className={styles.marks}>
           <Button onClick={() => mark("open")}>{visitWords.takeBack}</Button>

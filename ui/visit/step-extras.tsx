@@ -66,7 +66,7 @@ export function StepExtras({ jobId, device, about, extras }: { jobId: string; de
         ) : null}
         <InputNumber
           aria-label={visitWords.number}
-          placeholder={visitWords.number}
+          placeholder={visitWords.numberPlaceholder}
           size="large"
           inputMode="decimal"
           value={measured?.value ?? null}

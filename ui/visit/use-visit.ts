@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { VisitEntry } from "@/core/job";
 import { useIntents, useJob, useJobNews } from "@/ui/job";
+import { useKeptPages } from "@/ui/kit";
 import { useOwnName } from "./own-name";
 import { sendPhotos } from "./photo-queue";
 import { EMPTY_RECORD, keepRecord, keptRecord, syncRecord, withEntry, type VisitRecord } from "./visit-store";
@@ -20,6 +21,7 @@ export interface Visit {
 
 /** The record of a job's visits: ticks count at once, are kept over a reload, and go to the server when there is one. */
 export function useVisit(job: string): Visit {
+  useKeptPages(job);
   const [record, setRecord] = useState<VisitRecord>(EMPTY_RECORD);
   const latest = useRef(record);
   const { edit, say } = useIntents();

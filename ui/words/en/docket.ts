@@ -20,6 +20,8 @@ export const docketWords = {
   toFindOut: (facts: number) => `${plural(facts, "fact")} to find out`,
   notKnown: (rows: number) => `${plural(rows, "row")} not known`,
   missing: (parts: number) => `${plural(parts, "part")} missing`,
+  proven: (proven: number, all: number) => `${proven} of ${all} proven`,
+  seenOtherwise: (count: number) => `${count} seen otherwise`,
   noPlayerNotedYet: "no player noted yet",
   documentDoesNotRead: "the stored document cannot be read",
   allRowsWhole: (rows: number) => `all ${rows} rows at their best`,

@@ -9,6 +9,7 @@ export const frameWords = {
   findPlaceholder: "a job, a place, a device, an action …",
   nothingAnswers: "Nothing matches.",
   docket: "Docket",
+  days: "Days",
   join: "Five questions",
   shelf: "Shelf",
   vanStock: "Van stock",

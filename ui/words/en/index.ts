@@ -2,6 +2,7 @@ export { accessWords } from "./access";
 export { arrivalsWords } from "./arrivals";
 export { briefWords } from "./brief";
 export { controlWords } from "./control";
+export { daysWords } from "./days";
 export { deviceWords } from "./device";
 export { docketWords } from "./docket";
 export { frameWords } from "./frame";

@@ -16,6 +16,7 @@ export const pagesWords = {
   notFoundWords: "This job or page does not exist. The job may be in the bin, or the address may be incomplete.",
   backToTheDocket: "Back to the docket",
   docketTitle: "Docket · Octachord",
+  daysTitle: "Days · Octachord",
   signInTitle: "Sign in · Octachord",
   needleTitle: "Needle",
   settingsTitle: "Settings · Octachord",

@@ -1,0 +1,1 @@
+export { visitCalendar, type CalendarVisit } from "./visit-calendar";

@@ -1,0 +1,1 @@
+export { DaysPlace } from "./days-place";
