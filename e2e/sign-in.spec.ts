@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, statSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
+import jsQR from "jsqr";
 
 const PORT = 4197;
 const PASSPHRASE = "long winter loft";
@@ -80,6 +81,49 @@ test("nothing is told to whoever is not signed in, and signing out everywhere en
   const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? "";
   expect((await page.request.get(`/api/jobs/${id}`)).status()).toBe(401);
   await stranger.close();
+});
+
+test("a phone beside the laptop: it reads the code, signs in by one press, once, and is on the run sheet", async ({ page, browser }) => {
+  await page.goto("/");
+  await page.getByLabel("Passphrase", { exact: true }).fill(PASSPHRASE);
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "New job" }).first().click();
+  await page.getByRole("textbox", { name: "Name of the job" }).fill("With a phone");
+  await page.getByRole("button", { name: "Start" }).click();
+  await page.waitForURL(/\/jobs\//);
+  const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? "";
+  await page.goto(`/jobs/${id}/runsheet`);
+  await page.getByRole("button", { name: "On the phone" }).click();
+  const dialog = page.getByRole("dialog", { name: "On the phone" });
+  const code = dialog.getByRole("img", { name: /^Code of https:/ }).first();
+  await expect(code).toBeVisible();
+  // What a camera sees, read by a program that shares nothing with the one that drew it.
+  const { data, width, height } = await code.locator("canvas").evaluate((canvas: HTMLCanvasElement) => {
+    const { width: across, height: down } = canvas;
+    const pixels = canvas.getContext("2d")?.getImageData(0, 0, across, down).data ?? [];
+    return { data: [...pixels], width: across, height: down };
+  });
+  const read = jsQR(Uint8ClampedArray.from(data), width, height)?.data ?? "";
+  expect(read).toMatch(new RegExp(`^https://[\\d.]+:${PORT}/sign-in\\?next=%2Fjobs%2F${id}%2Frunsheet#[\\w-]{22}$`));
+
+  const phone = await browser.newContext({ ignoreHTTPSErrors: true, hasTouch: true, viewport: { width: 390, height: 844 } });
+  const hand = await phone.newPage();
+  const began = Date.now();
+  await hand.goto(read);
+  await hand.getByRole("button", { name: "Sign in on this device" }).tap();
+  await expect(hand.getByRole("region", { name: "This step" })).toBeVisible();
+  expect(Date.now() - began).toBeLessThan(10_000);
+  await expect
+    .poll(async () => (await phone.cookies()).find(({ name }) => name === "octachord")?.expires ?? 0)
+    .toBeGreaterThan(Date.now() / 1000 + 86_400);
+
+  const other = await browser.newContext({ ignoreHTTPSErrors: true });
+  const late = await other.newPage();
+  await late.goto(read);
+  await late.getByRole("button", { name: "Sign in on this device" }).click();
+  await expect(late.getByText("This code was used or is too old", { exact: false })).toBeVisible();
+  await phone.close();
+  await other.close();
 });
 
 test("after wrong tries the next one has to wait, whoever asks, and the answer says how long", async ({ request }) => {

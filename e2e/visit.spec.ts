@@ -156,9 +156,11 @@ test("Prove by touch: a content, an act with its stopwatch, a speaker; the docke
   await page.getByRole("button", { name: "Speakers" }).tap();
   await choose(page, "Seen instead", /^another speaker plays$/);
   await expect(page.getByText("1 seen otherwise.", { exact: false })).toBeVisible();
-  const docket = (await (await request.get("/api/jobs?q=4B")).json()) as { jobs: { id: string; proven: unknown }[] };
   await expect
-    .poll(async () => ((await (await request.get("/api/jobs?q=4B")).json()) as typeof docket).jobs.find((job) => job.id === id)?.proven)
+    .poll(async () => {
+      const docket = (await (await request.get("/api/jobs?q=4B")).json()) as { jobs: { id: string; proven: unknown }[] };
+      return docket.jobs.find((job) => job.id === id)?.proven;
+    })
     .toEqual({ proven: 2, otherwise: 1 });
 });
 
