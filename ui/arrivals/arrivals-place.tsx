@@ -6,7 +6,7 @@ import { useEffect } from "react";
 import { boardText, plural } from "@/core/text";
 import { EffectLine, Sheet, useChanges, useIntents, useJob } from "@/ui/job";
 import { Switcher, useChosen } from "@/ui/kit";
-import styles from "./arrivals.module.css";
+import styles from "./arrivals-place.module.css";
 import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
 import { Score } from "./score";

@@ -10,13 +10,16 @@ import { formatMilliseconds } from "@/core/units";
 import { Choice, CordThumbnail, VerdictMark } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./compare.module.css";
+import { ProvenCompare } from "./proven-compare";
 import { arrivalsWords } from "@/ui/words";
 
 const NOW = "now";
 const FOUND = "found";
+const PROVEN = "proven";
 
 /** Two states of the job side by side, with only what differs raised. */
 export function CompareView() {
+  const id = useJob((state) => state.id);
   const job = useJob((state) => state.job);
   const [first, ...others] = job.snapshots;
   const [left, setLeft] = useState<string>(first?.id ?? FOUND);
@@ -24,27 +27,42 @@ export function CompareView() {
   const states = [
     { value: NOW, label: arrivalsWords.asPlannedNow },
     { value: FOUND, label: arrivalsWords.settingsAsFound },
+    { value: PROVEN, label: arrivalsWords.asProven },
     ...[...(first ? [first] : []), ...others].map(({ id, name }) => ({ value: id, label: arrivalsWords.kept(name) })),
   ];
   const boards = useMemo(() => [boardOf(job, left), boardOf(job, right)] as const, [job, left, right]);
   const rows = compareBoards(boards[0].board, boards[1].board);
-  const alike = rows.filter(isAlike);
-  const differing = rows.filter((row) => !isAlike(row));
+  const isProven = left === PROVEN || right === PROVEN;
   return (
     <div className={styles.compare}>
       <div className={styles.heads}>
         <Choice label={arrivalsWords.theStateOnTheLeft} value={left} options={states} onChange={setLeft} />
         <Choice label={arrivalsWords.theStateOnTheRight} value={right} options={states} onChange={setRight} />
       </div>
+      {isProven ? (
+        <ProvenCompare jobId={id} {...boards[left === PROVEN ? 1 : 0]} provenLeft={left === PROVEN} />
+      ) : (
+        <Compared rows={rows} jobs={[boards[0].job, boards[1].job]} />
+      )}
+      <KeepState />
+    </div>
+  );
+}
+
+/** What differs between two states, and how much is the same. */
+function Compared({ rows, jobs }: { rows: readonly ComparedRow[]; jobs: readonly [Job, Job] }) {
+  const alike = rows.filter(isAlike);
+  const differing = rows.filter((row) => !isAlike(row));
+  return (
+    <>
       {differing.length === 0 ? <p className={styles.none}>{arrivalsWords.theTwoBoardsAreAlike}</p> : null}
       <ol>
         {differing.map((row) => (
-          <ComparedLine key={row.id} row={row} jobs={[boards[0].job, boards[1].job]} />
+          <ComparedLine key={row.id} row={row} jobs={jobs} />
         ))}
       </ol>
       {alike.length && differing.length ? <p className={styles.none}>{arrivalsWords.alikeOnBothSides(alike.length)}</p> : null}
-      <KeepState />
-    </div>
+    </>
   );
 }
 

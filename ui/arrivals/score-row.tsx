@@ -71,6 +71,7 @@ export function ScoreRow({ arrival, columns, xs, passed, chosen, was, onChoose }
           />
         ) : null}
       </svg>
+      {loss ? <span className={styles.flagWords}>{reasonFlag(job, loss.reason)}</span> : null}
       <span className={styles.end}>
         <VerdictMark row={arrival} />
         <span>

@@ -14,7 +14,7 @@ export function LoadList({ days: { days, load } }: { days: VisitDaysShown }) {
       <ul className={styles.parts}>
         {load.map(({ part, count, missing, jobs }) => (
           <li key={part}>
-            <b>{daysWords.times(count)}</b>
+            <b>{count} ×</b>
             <span>
               {part}
               <span className={styles.quiet}> {jobs.join(", ")}</span>
@@ -29,7 +29,7 @@ export function LoadList({ days: { days, load } }: { days: VisitDaysShown }) {
           <ul className={styles.parts}>
             {buy.map(({ what, job }, index) => (
               <li key={`${job} ${what} ${index}`}>
-                <b>{daysWords.times(1)}</b>
+                <b>{1} ×</b>
                 <span>
                   {what}
                   <span className={styles.quiet}> {job}</span>

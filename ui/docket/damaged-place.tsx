@@ -4,7 +4,7 @@ import { Button } from "antd";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { OutsideFrame } from "@/ui/frame";
-import styles from "./docket.module.css";
+import styles from "./damaged.module.css";
 import { salvageJob } from "./requests";
 import { docketWords } from "@/ui/words";
 

@@ -2,29 +2,44 @@
 
 import { useVirtualizer } from "@tanstack/react-virtual";
 import dayjs from "dayjs";
-import { useEffect, useRef, type ReactNode } from "react";
+import { useEffect, useRef, useSyncExternalStore, type ReactNode } from "react";
 import type { DocketLine } from "@/core/report";
 import styles from "./docket.module.css";
 import { DocketLineRow, type LineActs } from "./docket-line";
 import { useDocketLines, type Docket, type DocketQuery } from "./use-docket-lines";
 import { docketWords } from "@/ui/words";
 
-const LINE_PX = 84;
+/** A line takes more height on a phone, where its parts stand below each other. */
+const LINE_PX = { wide: 84, phone: 150 } as const;
+const PHONE = "(max-width: 700px)";
+
+const useIsPhone = (): boolean =>
+  useSyncExternalStore(
+    (tell) => {
+      const query = window.matchMedia(PHONE);
+      query.addEventListener("change", tell);
+      return () => query.removeEventListener("change", tell);
+    },
+    () => window.matchMedia(PHONE).matches,
+    () => false,
+  );
 const AHEAD = 8;
 
 /** The day book, however long: only the lines in sight are drawn, and the others are fetched as they come near. */
 export function DocketList({ docket, query, acts }: { docket: Docket; query: DocketQuery; acts: LineActs }) {
   const scroller = useRef<HTMLElement>(null);
+  const linePx = useIsPhone() ? LINE_PX.phone : LINE_PX.wide;
   const { lineAt, need } = useDocketLines(docket, query);
   // The compiler cannot follow this library's own state; nothing here is remembered across renders.
   // eslint-disable-next-line react-hooks/incompatible-library
   const virtual = useVirtualizer({
     count: docket.total,
     getScrollElement: () => scroller.current,
-    estimateSize: () => LINE_PX,
+    estimateSize: () => linePx,
     overscan: AHEAD,
     initialRect: { width: 1200, height: 800 },
   });
+  useEffect(() => virtual.measure(), [virtual, linePx]);
   const items = virtual.getVirtualItems();
   const [from, to] = [items[0]?.index ?? 0, items.at(-1)?.index ?? 0];
   useEffect(() => need(from, to), [need, from, to]);

@@ -5,6 +5,7 @@ import { Smartphone } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { visitWords } from "@/ui/words";
+import styles from "./visit.module.css";
 
 const PhoneDialog = dynamic(() => import("@/ui/access").then((module) => module.PhoneDialog), { ssr: false });
 
@@ -13,7 +14,7 @@ export function PhoneButton({ path }: { path: string }) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button icon={<Smartphone size={18} aria-hidden />} onClick={() => setOpen(true)}>
+      <Button className={styles.laptopOnly ?? ""} icon={<Smartphone size={18} aria-hidden />} onClick={() => setOpen(true)}>
         {visitWords.onThePhone}
       </Button>
       {open ? <PhoneDialog path={path} onClose={() => setOpen(false)} /> : null}

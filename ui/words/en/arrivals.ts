@@ -33,6 +33,11 @@ export const arrivalsWords = {
   apply: (changes: number) => `Apply ${plural(changes, "change")}`,
   cannotBeMadeTogether: (why: string) => `They cannot be made together: ${why}`,
   asPlannedNow: "as planned now",
+  asProven: "as proven on site",
+  asPredicted: "as predicted",
+  seenOtherwise: "seen otherwise",
+  provenOf: (proven: number, otherwise: number, open: number) =>
+    `${proven} seen as predicted, ${otherwise} otherwise, ${open} not looked at.`,
   settingsAsFound: "these cables, settings as found",
   kept: (name: string) => `saved: ${name}`,
   theStateOnTheLeft: "The state on the left",

@@ -25,7 +25,6 @@ export const daysWords = {
   load: "Load the van",
   nothingToLoad: "Nothing from the van and nothing to buy.",
   missing: (count: number) => `${count} not in the van`,
-  times: (count: number) => `${count}\u2009×`,
   buy: "Buy before",
   tools: "Tools",
 };
