@@ -1,19 +1,20 @@
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 
+/** What is pure shares its modules from file to file: loading them anew for each would take longer than the tests. */
+const PURE = ["core/**/*.test.ts", "print/**/*.test.ts", "demo/**/*.test.ts", "docs/**/*.test.ts", "ui/**/*.test.ts"];
+/** What stubs the world, or keeps files and databases, has its modules for itself. */
+const APART = ["server/**/*.test.ts", "cli/**/*.test.ts", "*.test.ts", "ui/job/*.test.ts", "ui/kit/*.test.ts", "ui/visit/*.test.ts"];
+
 export default defineConfig({
   resolve: { alias: { "@": fileURLToPath(new URL(".", import.meta.url)).replace(/\/$/, "") } },
   test: {
-    include: [
-      "core/**/*.test.ts",
-      "print/**/*.test.ts",
-      "server/**/*.test.ts",
-      "cli/**/*.test.ts",
-      "ui/**/*.test.ts",
-      "demo/**/*.test.ts",
-      "docs/**/*.test.ts",
-      "*.test.ts",
+    testTimeout: 60_000,
+    // Both cores of the smallest machine that this is run on.
+    maxWorkers: 2,
+    projects: [
+      { extends: true, test: { name: "pure", include: PURE, exclude: APART.filter((path) => path.startsWith("ui/")), isolate: false } },
+      { extends: true, test: { name: "apart", include: APART } },
     ],
-    testTimeout: 30_000,
   },
 });

@@ -12,7 +12,7 @@ import { benchControl } from "./control";
 import { benchDocket } from "./docket";
 import { benchAssignment, benchPlans } from "./plan";
 import { benchRecording, benchRooms } from "./room";
-import { benchVisits } from "./visit";
+import { benchExplanations, benchVisits } from "./visit";
 
 /** The median time of one call in milliseconds, after a warm-up. */
 function timed(call: () => unknown, rounds = 200): number {
@@ -93,6 +93,7 @@ console.log("Rooms (aim: geometry of 12 units under 2 ms, places under 300 ms)")
 console.table(benchRooms(timed));
 console.log("Run sheets (aim for 60 steps: one person under 100 ms, two under 300 ms proven)");
 console.table(benchVisits((call, rounds) => timedShort(call, rounds)));
+console.table(benchExplanations((call, rounds) => timedShort(call, rounds)));
 console.log("Sound (aim: a recording of 60 s and eight channels under 3 s)");
 console.table(benchRecording());
 

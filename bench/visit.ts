@@ -1,4 +1,7 @@
+import { actsOf, eventOf, householdOf, isOnPurpose } from "@/core/cec";
+import { solve } from "@/core/chain";
 import type { Job } from "@/core/job";
+import { explain, type Observation } from "@/core/proof";
 import { runSheet } from "@/core/visit";
 import { demoJob } from "@/demo/demo-jobs";
 import { bigJob } from "./big-job";
@@ -33,4 +36,36 @@ export function benchVisits(timed: (call: () => unknown, rounds?: number) => num
       };
     }),
   );
+}
+
+/** What was seen of a job: so many rows silent, everything else as predicted. */
+function observed(job: Job, most: number, silent: number): readonly Observation[] {
+  const rows = solve(job, "planned").rows.map(({ id }, index): Observation => ({
+    row: id,
+    sees: index < silent ? "silent" : "as-predicted",
+  }));
+  const acts = actsOf(householdOf(job, "planned"))
+    .filter(isOnPurpose)
+    .map((act): Observation => ({ act: eventOf(act), sees: "as-predicted" }));
+  return [...rows, ...acts].slice(0, most);
+}
+
+/** Explaining observations, by the size of the job. */
+export function benchExplanations(timed: (call: () => unknown, rounds?: number) => number) {
+  const jobs = [
+    ["village-hall", demoJob("village-hall")],
+    ["12 players", bigJob(12)],
+  ] as const;
+  const cases = jobs.flatMap(([name, job]) => ([1, 30] as const).map((silent) => ({ name, job, silent })));
+  return cases.map(({ name, job, silent }) => {
+    const observations = observed(job, 30, silent);
+    const { explanations } = explain(job, observations);
+    return {
+      explaining: name,
+      silent: observations.filter(({ sees }) => sees === "silent").length,
+      observations: observations.length,
+      offered: explanations.length,
+      ms: Number(timed(() => explain(job, observations), 3).toFixed(0)),
+    };
+  });
 }

@@ -1,24 +1,18 @@
 import { Command, CommanderError } from "commander";
-import { arrivalsCommand } from "./arrivals-command";
-import { cecCommand, type CecOptions } from "./cec-command";
+import type { CecOptions } from "./cec-command";
 import { UnusableInput } from "./unusable-input";
-import { changesCommand, type ChangesOptions } from "./changes-command";
-import { edidMakeCommand, edidMergeCommand, edidShowCommand } from "./edid-command";
-import { planCommandLine, type PlanCommandOptions } from "./plan-command";
-import { linkCommand } from "./link-command";
-import { mapCommand, type MapOptions } from "./map-command";
-import { measureMakeCommand, measureReadCommand, type MeasureReadOptions } from "./measure-command";
-import { proveCommand } from "./prove-command";
-import { roomCommand, type RoomOptions } from "./room-command";
-import { labelsCommand, type LabelsOptions } from "./labels-command";
-import { runSheetCommand } from "./runsheet-command";
-import { templateCommand, type TemplateOptions } from "./template-command";
-import { validateCommand } from "./validate-command";
+import type { ChangesOptions } from "./changes-command";
+import type { PlanCommandOptions } from "./plan-command";
+import type { MapOptions } from "./map-command";
+import type { MeasureReadOptions } from "./measure-command";
+import type { RoomOptions } from "./room-command";
+import type { LabelsOptions } from "./labels-command";
+import type { TemplateOptions } from "./template-command";
 
 /** 0: fine; 1: the answer holds problems; 2: unusable input, with one line on stderr. */
 export type ExitCode = 0 | 1 | 2;
 
-/** Runs the command line and returns its exit code. */
+/** Runs the command line and returns its exit code. Each command is loaded when it is asked for: most need a small part of the house. */
 export async function main(args: readonly string[]): Promise<ExitCode> {
   let exitCode: ExitCode = 0;
   const program = new Command("octachord")
@@ -32,7 +26,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .argument("<job>", jobHelp)
     .option("--json", "answer as JSON")
     .action(async (file: string, options: { json?: boolean }) => {
-      exitCode = await validateCommand(file, options);
+      exitCode = await (await import("./validate-command")).validateCommand(file, options);
     });
   program
     .command("arrivals")
@@ -41,7 +35,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--json", "answer as JSON")
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
     .action(async (file: string, options: { json?: boolean; as: string }) => {
-      exitCode = await arrivalsCommand(file, options);
+      exitCode = await (await import("./arrivals-command")).arrivalsCommand(file, options);
     });
   program
     .command("map")
@@ -51,7 +45,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--feet", "lengths in feet and inches")
     .option("-o, --output <file>", "where to write it; standard output if not given")
     .action(async (file: string, options: MapOptions) => {
-      exitCode = await mapCommand(file, options);
+      exitCode = await (await import("./map-command")).mapCommand(file, options);
     });
   program
     .command("changes")
@@ -63,7 +57,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--van <archetypes...>", "boxes that are at hand: a set may hold one of them")
     .option("--seconds <seconds>", "time limit", "60")
     .action(async (file: string, options: ChangesOptions) => {
-      exitCode = await changesCommand(file, options);
+      exitCode = await (await import("./changes-command")).changesCommand(file, options);
     });
   program
     .command("plan")
@@ -86,7 +80,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--seconds <seconds>", "time limit", "5")
     .option("--json", "answer as JSON")
     .action(async (file: string, options: PlanCommandOptions) => {
-      exitCode = await planCommandLine(file, options);
+      exitCode = await (await import("./plan-command")).planCommandLine(file, options);
     });
   program
     .command("cec")
@@ -99,7 +93,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--json", "answer as JSON")
     .option("--as <state>", "whose settings count: found, planned or left", "planned")
     .action(async (file: string, options: CecOptions) => {
-      exitCode = await cecCommand(file, options);
+      exitCode = await (await import("./cec-command")).cecCommand(file, options);
     });
   program
     .command("room")
@@ -110,7 +104,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("-o, --output <file>", "the plan with its sheets as .pdf, or the plan as .svg")
     .option("--paper <paper>", "a4 or letter, for print", "a4")
     .action(async (file: string, options: RoomOptions) => {
-      exitCode = await roomCommand(file, options);
+      exitCode = await (await import("./room-command")).roomCommand(file, options);
     });
   program
     .command("template")
@@ -120,7 +114,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .requiredOption("-o, --output <file>", "a name that ends in .svg or .pdf")
     .option("--paper <paper>", "a4 or letter, for PDF", "a4")
     .action(async (file: string, options: TemplateOptions) => {
-      exitCode = await templateCommand(file, options);
+      exitCode = await (await import("./template-command")).templateCommand(file, options);
     });
   program
     .command("runsheet")
@@ -129,7 +123,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--people <count>", "1 or 2", "1")
     .option("--json", "answer as JSON")
     .action(async (file: string, options: { people?: string; json?: boolean }) => {
-      exitCode = await runSheetCommand(file, options);
+      exitCode = await (await import("./runsheet-command")).runSheetCommand(file, options);
     });
   program
     .command("prove")
@@ -138,7 +132,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .requiredOption("--observed <file>", "a JSON list of rows with what was seen")
     .option("--json", "answer as JSON")
     .action(async (file: string, options: { observed: string; json?: boolean }) => {
-      exitCode = await proveCommand(file, options);
+      exitCode = await (await import("./prove-command")).proveCommand(file, options);
     });
   program
     .command("labels")
@@ -151,7 +145,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--margin <mm>", "white edge of the sheet", "8")
     .option("--start <number>", "the first label left on the sheet", "1")
     .action(async (file: string, options: LabelsOptions) => {
-      exitCode = await labelsCommand(file, options);
+      exitCode = await (await import("./labels-command")).labelsCommand(file, options);
     });
   const measure = program.command("measure").description("make a test signal, and read what a microphone recorded of it");
   measure
@@ -160,7 +154,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .requiredOption("--layout <layout>", "for instance 2.0, 5.1 or 7.1")
     .requiredOption("-o, --output <file>", "a name that ends in .wav")
     .action(async (options: { layout: string; output: string }) => {
-      exitCode = await measureMakeCommand(options);
+      exitCode = await (await import("./measure-command")).measureMakeCommand(options);
     });
   measure
     .command("read")
@@ -170,7 +164,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--temperature <celsius>", "of the room")
     .option("--json", "answer as JSON")
     .action(async (file: string, options: MeasureReadOptions) => {
-      exitCode = await measureReadCommand(file, options);
+      exitCode = await (await import("./measure-command")).measureReadCommand(file, options);
     });
   program
     .command("link")
@@ -180,8 +174,8 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--chroma <chroma>", "444, 422 or 420", "444")
     .option("--have <gbps>", "the rate of the link at hand")
     .option("--json", "answer as JSON")
-    .action((options: { mode: string; depth: string; chroma: string; have?: string; json?: boolean }) => {
-      exitCode = linkCommand(options);
+    .action(async (options: { mode: string; depth: string; chroma: string; have?: string; json?: boolean }) => {
+      exitCode = (await import("./link-command")).linkCommand(options);
     });
   const edid = program.command("edid").description("read, merge and make EDIDs");
   edid
@@ -190,7 +184,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .argument("<files...>", "raw bytes or hexadecimal text")
     .option("--json", "answer as JSON, one object a line")
     .action(async (files: string[], options: { json?: boolean }) => {
-      exitCode = await edidShowCommand(files, options);
+      exitCode = await (await import("./edid-command")).edidShowCommand(files, options);
     });
   edid
     .command("merge")
@@ -199,7 +193,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .requiredOption("--sound <file>", "whose sound")
     .requiredOption("-o, --output <file>", "where to write")
     .action(async (options: { picture: string; sound: string; output: string }) => {
-      exitCode = await edidMergeCommand(options);
+      exitCode = await (await import("./edid-command")).edidMergeCommand(options);
     });
   edid
     .command("make")
@@ -208,7 +202,7 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .requiredOption("-o, --output <file>", "where to write")
     .option("--port <port>", "the input that shows it; the first HDMI input if not given")
     .action(async (file: string, options: { output: string; port?: string }) => {
-      exitCode = await edidMakeCommand(file, options);
+      exitCode = await (await import("./edid-command")).edidMakeCommand(file, options);
     });
   try {
     await program.parseAsync([...args], { from: "user" });

@@ -28,15 +28,22 @@ export async function createWithPhotos(db: Database, job: Job, origin: JobOrigin
   const id = randomUUID();
   const written: Attachment[] = [];
   const withoutBytes: Attachment[] = [];
+  const names = new Map<string, string>();
   try {
     for (const attachment of job.attachments) {
       const bytes = await bytesOf(attachment);
       const photo = bytes && (await writePhoto(db, { name: attachment.name, device: attachment.device, bytes }));
-      if (photo?.ok) written.push(photo.value);
-      else withoutBytes.push(attachment);
+      if (photo?.ok) {
+        written.push(photo.value);
+        names.set(attachment.id, photo.value.id);
+      } else withoutBytes.push(attachment);
     }
     const stored = await db.transact(async (transaction) => {
-      const made = await createJobIn(db, { id, job: { ...job, attachments: written }, origin }, transaction);
+      const made = await createJobIn(
+        db,
+        { id, job: { ...job, attachments: written, record: withPhotosNamed(job.record, names) }, origin },
+        transaction,
+      );
       for (const photo of written) await db.models.attachments.create(photoRow(id, photo), { transaction });
       return made;
     });
@@ -49,3 +56,7 @@ export async function createWithPhotos(db: Database, job: Job, origin: JobOrigin
     throw error;
   }
 }
+
+/** The record of a visit with the photos under their new names; one that is not there is left out. */
+const withPhotosNamed = (record: Job["record"], names: ReadonlyMap<string, string>): Job["record"] =>
+  record.map((entry) => ({ ...entry, photos: entry.photos.flatMap((id) => names.get(id) ?? []) }));

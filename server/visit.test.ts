@@ -2,11 +2,26 @@ import { mkdtemp } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { randomUUID } from "node:crypto";
+import { strFromU8, unzipSync } from "fflate";
 import { afterEach, beforeEach, expect, test } from "vitest";
 import { applyCommand, type VisitEntry } from "@/core/job";
 import { visitSteps } from "@/core/visit";
 import { demoJob } from "@/demo/demo-jobs";
-import { binJob, createJob, eraseJob, findJob, keepEntries, visitRecord, type Database } from "@/server";
+import {
+  binJob,
+  createJob,
+  eraseJob,
+  findJob,
+  findPhoto,
+  firmMinutes,
+  importJob,
+  keepEntries,
+  keepPhoto,
+  packJob,
+  saveJob,
+  visitRecord,
+  type Database,
+} from "@/server";
 import { openDatabase } from "./database";
 
 let db: Database;
@@ -94,4 +109,53 @@ test("the record cannot be changed or shortened, and goes with its job alone", a
   await binJob(db, id);
   expect(await eraseJob(db, id)).toMatchObject({ ok: true });
   expect(await db.models.visitEntries.count()).toBe(0);
+});
+
+test("the record goes out with its job and comes back in, to the byte, also out of everything", async () => {
+  const { id } = await newJob();
+  const entries = [
+    {
+      ...entry("prove disc-player/disc/film-truehd", 1),
+      sees: { coding: "lpcm" as const, channels: "2.0" as const },
+      note: "Café, étage 3",
+    },
+    { ...entry("photo", 2), minutes: 2.5, work: "photo" as const, who: "Ida" },
+  ];
+  await keepEntries(db, id, entries);
+  const packed = await packJob(db, needed(await findJob(db, id)));
+  const again = await importJob(db, packed);
+  if (!again.ok) throw new Error("the file does not read");
+  const there = again.value.stored;
+  expect(JSON.stringify(await visitRecord(db, there.id))).toBe(JSON.stringify(entries));
+  // In the database it is kept once, beside the document.
+  expect(needed(await findJob(db, there.id)).job.record).toEqual([]);
+  const [before, after] = [packed, await packJob(db, needed(await findJob(db, there.id)))].map((zip) =>
+    JSON.stringify((JSON.parse(strFromU8(needed(unzipSync(zip)["job.octachord.json"]))) as { record: unknown }).record),
+  );
+  expect(after).toBe(before);
+});
+
+test("photos of a step go with it, under the names that they have in the new job", async () => {
+  const { id, revision } = await newJob();
+  const png = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1]);
+  const photo = await keepPhoto(db, id, { name: "behind the screen", device: null, bytes: png });
+  if (!photo.ok) throw new Error(photo.refusal.code);
+  const attach = { kind: "attach", attachment: photo.value, at: null } as const;
+  expect((await saveJob(db, id, { revision, commands: [attach] })).ok).toBe(true);
+  await keepEntries(db, id, [{ ...entry("photo", 1), photos: [photo.value.id] }]);
+  const again = await importJob(db, await packJob(db, needed(await findJob(db, id))));
+  if (!again.ok) throw new Error("the file does not read");
+  const { id: there, job } = again.value.stored;
+  const [named] = (await visitRecord(db, there))[0]?.photos ?? [];
+  expect(named).toBe(job.attachments[0]?.id);
+  expect(await findPhoto(db, there, named ?? "")).toMatchObject({ bytes: png });
+});
+
+test("what finished visits took is what the next run sheet counts with", async () => {
+  const { id } = await newJob();
+  const took = [3, 3.5, 4, 4.5, 5].map((minutes, index) => ({ ...entry(`plug ${index}`, index), work: "plug" as const, minutes }));
+  await keepEntries(db, id, took);
+  const { learned, table } = await firmMinutes(db);
+  expect(learned).toEqual({ plug: { from: 3.5, to: 4.5, steps: 5 } });
+  expect(table.plug).toMatchObject({ from: 3.5, to: 4.5 });
 });

@@ -4,7 +4,7 @@ export { bytesOfFrame, frameMs, readFrame, restMs, winsArbitration, type Frame, 
 export { bytesOfMessage, readMessage, type AudioStatus, type Message, type Named } from "./message";
 export { faultOf, simulate, type Pressed, type SentFrame, type StateChange, type Trace } from "./simulate";
 export type { Press, Station } from "./station";
-export { controlStateOf, householdOf, returnLinks, type Household } from "./stations";
+export { actsAlike, controlStateOf, householdOf, returnLinks, type Household } from "./stations";
 export { addressAt, controlWires, kindOf, networkOf, takesPart, type BusNode, type ControlWires, type Cut, type Network } from "./topology";
 export { actFigures, type ActFigures } from "./act-figures";
 export { actOfEvent, actsOf, castOf, eventOf, isOnPurpose, type Act, type Played } from "./acts";

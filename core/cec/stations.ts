@@ -52,6 +52,17 @@ export function householdOf(job: Job, state: SettingState = "planned", known: Ho
   return { job, network, claims, stations, solved, mainScreen: known.mainScreen ?? null, soundWays: soundWaysOf(solved.rows) };
 }
 
+/** Whether every act goes the same in two rooms of the same devices and contents: nothing that plays or judges an act differs between them. */
+export const actsAlike = (a: Household, b: Household): boolean => actFacts(a) === actFacts(b);
+
+function actFacts({ network, claims, stations, solved, mainScreen, soundWays }: Household): string {
+  const screens = [...new Set(solved.rows.map(({ screen }) => screen))];
+  const ways = screens.map((screen) => (screen === null ? [] : [screen, ...soundWaysOf(solved.rows, screen)]));
+  return JSON.stringify([network, claims, stations, mainScreen, soundWays, ways], (_key, value: unknown) =>
+    value instanceof Map ? [...value] : value instanceof Set ? [...value] : value,
+  );
+}
+
 /** A sound system without an HDMI socket: it hears nobody, and only hands or its own remote move it. */
 function offTheBus(device: Device): Station {
   const leftOn = device.volume === "knob";

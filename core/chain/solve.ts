@@ -1,7 +1,7 @@
 import type { Content, Device, SettingState, Source } from "@/core/device";
 import { chosenSoundSystem, type Job } from "@/core/job";
 import type { Arrival } from "./arrival";
-import { arrivalsOfContent } from "./arrivals-of-content";
+import { arrivalsOfContent, type Told } from "./arrivals-of-content";
 import { changedQuestions } from "./changed-questions";
 import { deviceQuestion, makeRig, type Question, type Rig } from "./rig";
 
@@ -23,15 +23,24 @@ export interface Solved {
 /** Solves a job from scratch. */
 export const solve = (job: Job, state: SettingState): Solved => solveWith(job, state, new Map());
 
+/** What is asked of the rows that an edit changes. */
+export interface Asked {
+  /** "arrivals-only": not why not more arrives, what to beware of, and what the screen plays. */
+  readonly told?: Told;
+  /** Whether the rows of a content are wanted, as "device/source/content"; others are left out. Undefined: all are. */
+  readonly of?: (unit: string) => boolean;
+}
+
 /**
  * Solves a job again after an edit, keeping every row none of whose questions has another answer now.
  * Equal to `solve` by construction: a row is a function of the answers to its questions.
  */
-export function solveAgain(before: Solved, job: Job): Solved {
-  if (chosenSoundSystem(before.job)?.id !== chosenSoundSystem(job)?.id || wishesDiffer(before.job, job)) return solve(job, before.state);
+export function solveAgain(before: Solved, job: Job, asked: Asked = {}): Solved {
+  if (chosenSoundSystem(before.job)?.id !== chosenSoundSystem(job)?.id || wishesDiffer(before.job, job))
+    return solveWith(job, before.state, new Map(), asked);
   const changed = changedQuestions(before.job, job, before.state);
-  const kept = new Map(before.units.filter(({ asked }) => !meets(asked, changed)).map((unit) => [unit.key, unit]));
-  return solveWith(job, before.state, kept);
+  const kept = new Map(before.units.filter((unit) => !meets(unit.asked, changed)).map((unit) => [unit.key, unit]));
+  return solveWith(job, before.state, kept, asked);
 }
 
 /** Whether the brief asks something else of the rows themselves. */
@@ -59,12 +68,15 @@ export function arrivalsOnly(
   return { rows: answer, asked: new Set([deviceQuestion(player), ...(system ? [deviceQuestion(system.id)] : []), ...asked]) };
 }
 
-function solveWith(job: Job, state: SettingState, kept: ReadonlyMap<string, SolvedUnit>): Solved {
+function solveWith(job: Job, state: SettingState, kept: ReadonlyMap<string, SolvedUnit>, { told = "all", of }: Asked = {}): Solved {
   const rig = makeRig(job, state);
   const system = chosenSoundSystem(job);
-  const units = contentsOf(job.devices).map(
-    ({ device, source, content }) => kept.get(unitKey(device, source, content)) ?? solveUnit(rig, device, source, content, system),
-  );
+  const units = contentsOf(job.devices).flatMap(({ device, source, content }): SolvedUnit[] => {
+    const key = unitKey(device, source, content);
+    const known = kept.get(key);
+    if (!known && of && !of(key)) return [];
+    return [known ?? solveUnit(rig, { device, source, content, system, told })];
+  });
   return { job, state, units, rows: units.flatMap(({ rows }) => rows) };
 }
 
@@ -73,8 +85,16 @@ const contentsOf = (devices: readonly Device[]) =>
 
 const unitKey = (device: Device, source: Source, content: Content): string => `${device.id}/${source.id}/${content.id}`;
 
-function solveUnit(rig: Rig, device: Device, source: Source, content: Content, system: Device | undefined): SolvedUnit {
-  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system));
+interface Unit {
+  readonly device: Device;
+  readonly source: Source;
+  readonly content: Content;
+  readonly system: Device | undefined;
+  readonly told: Told;
+}
+
+function solveUnit(rig: Rig, { device, source, content, system, told }: Unit): SolvedUnit {
+  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system, told));
   const questions = new Set([...asked, deviceQuestion(device.id), ...(system ? [deviceQuestion(system.id)] : [])]);
   return { key: unitKey(device, source, content), rows: answer, asked: questions };
 }

@@ -29,6 +29,9 @@ const COMMON: Readonly<Record<WrongFact["fact"], number>> = {
 };
 export const howCommon = ({ fact }: WrongFact): number => COMMON[fact];
 
+/** A habit on the control bus alone moves no sound: every row stays as it is. */
+export const bearsOnSound = ({ fact }: WrongFact): boolean => fact !== "quirk";
+
 /** A fact with the edit under which the planned room is as it says, and the edit that notes it in the job. */
 export interface FactEdit {
   readonly fact: WrongFact;

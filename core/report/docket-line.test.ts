@@ -15,6 +15,7 @@ describe("what the docket tells of a job", () => {
       waiting: 0,
       unknown: 0,
       next: { act: "note-gear" },
+      checks: [],
       worst: null,
     });
   });

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { anyJob, anyRoom } from "@/demo/any-room-under-test";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import { runSheet, scheduleTasks, type Task } from "@/core/visit";
+import { runSheet, scheduleTasks, type Task, type TimedStep } from "@/core/visit";
 
 const NO_NEEDS = { ladder: false, silence: false, noise: false };
 const task = (id: string, minutes: number, rest: Partial<Task> = {}): Task => ({
@@ -123,4 +124,37 @@ describe("the schedule of a visit", () => {
       }
     },
   );
+});
+
+describe("the schedule of a whole visit", () => {
+  /** Everybody's steps in quarters of a minute, checked by rules that were written apart from the search. */
+  const asTasks = (steps: readonly TimedStep[]): { readonly tasks: readonly Task[]; readonly starts: readonly number[] } => ({
+    tasks: steps.map(({ id, minutes, needs, after }) => ({
+      id,
+      minutes: Math.round(minutes * 4),
+      waitMinutes: 0,
+      after: after.map(({ step }) => ({ id: step, waits: false })),
+      needs,
+    })),
+    starts: steps.map(({ starts }) => Math.round(starts * 4)),
+  });
+
+  test("keeps every rule for one person and for two, and two are never slower", () => {
+    const jobs = [
+      ...demoJobNames().map((name) => demoJob(name)),
+      ...fc.sample(anyRoom, { numRuns: 15, seed: 5 }).map((room) => {
+        const job = anyJob(room);
+        return { ...job, cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })) };
+      }),
+    ];
+    for (const job of jobs) {
+      const [one, two] = ([1, 2] as const).map((people) => {
+        const sheet = runSheet(job, people);
+        const { tasks, starts } = asTasks(sheet.steps);
+        expect(keeps(tasks, starts, people), job.name).toBe(true);
+        return sheet.minutes;
+      });
+      expect(two).toBeLessThanOrEqual(one ?? 0);
+    }
+  });
 });

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { editWithStates, PHASES, type Command, type Job } from "@/core/job";
 import { jobWords } from "@/ui/words";
 import { useIntents } from "./job-context";
-import styles from "./job-frame.module.css";
+import styles from "./particulars.module.css";
 
 type Particulars = Pick<Job, "name" | "customer" | "visitOn" | "phase" | "brief">;
 type Agreed = Pick<Job["visit"], "at" | "address" | "agreedMinutes">;
