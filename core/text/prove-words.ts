@@ -39,7 +39,7 @@ export function findTitleWords(job: Job, row: Arrival): string {
     return `A broadcast with ${coding}: the programme guide or the info key names it.`;
   if (source.kind === "app")
     return `In the app search for “${objects ?? (codingFact(track.coding).lossless ? coding : "5.1")}”; the title's own page shows ${objects ? "that mark" : `“${track.channels}” or its coding`}.`;
-  return `A title whose case, page or info line says ${objects ?? `${coding} ${track.channels}`}; a service is searched for ${objects ? `“${objects}”` : "these words"}.`;
+  return `A title whose case, page or info line says ${objects ? `${objects}; in a service search for “${objects}”` : `${coding} ${track.channels}`}.`;
 }
 
 /** What the two lines of the display say, and what else is seen and heard. */

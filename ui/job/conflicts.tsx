@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { upperFirst } from "@/core/text";
 import { useIntents, useJob } from "./job-context";
-import styles from "./job-frame.module.css";
+import styles from "./conflicts.module.css";
 import { jobWords } from "@/ui/words";
 
 /** What two windows changed differently: both are shown, and nothing is lost until one is chosen. */

@@ -47,7 +47,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
           <ThemeSwitch />
           <button
             type="button"
-            className={styles.plain}
+            className={`${styles.plain} ${styles.keysButton}`}
             onClick={() => setSheetOpen(true)}
             aria-label={jobWords.keyboardShortcuts}
             title={jobWords.keyboardShortcutsWithKey}

@@ -81,6 +81,8 @@ export function ProvePlace() {
           ) : (
             <p>{visitWords.allProven}</p>
           )}
+        </div>
+        <div className={styles.why}>
           <Explanations job={job} observations={observations} onEdit={edit} />
         </div>
         <ul className={styles.list} aria-label={visitWords.checks}>
