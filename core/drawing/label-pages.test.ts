@@ -13,7 +13,7 @@ test("both ends of every cable and speaker wire have a label, numbered as on the
   const labels = cableLabels(job);
   expect(labels.filter(({ mark }) => !mark.startsWith("W"))).toHaveLength(job.cables.length * 2);
   expect(labels.filter(({ mark }) => mark.startsWith("W")).map(({ mark }) => mark)).toContain("W5");
-  expect(labels[0]?.words).toBe("C1 “HDMI OUT” · other end Receiver “HDMI IN 1”");
+  expect(labels[0]?.words).toBe("C1 Disc player “HDMI OUT” · other end Receiver “HDMI IN 1”");
   expect(labelTable(job).split("\r\n")[0]).toBe('"mark","end","label"');
 });
 

@@ -9,5 +9,5 @@ export function endTag(job: Job, cable: Cable, end: "from" | "to"): string {
   if (cable.tags[end]) return cable.tags[end];
   const [here, there] = end === "from" ? [cable.from, cable.to] : [cable.to, cable.from];
   const print = findPort(job, here) ? socketPrint(job, here) : here.port;
-  return `${cableMark(job, cable)} ${print} · other end ${deviceName(job, there.device)} ${socketPrint(job, there)}`;
+  return `${cableMark(job, cable)} ${deviceName(job, here.device)} ${print} · other end ${deviceName(job, there.device)} ${socketPrint(job, there)}`;
 }

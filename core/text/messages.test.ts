@@ -69,8 +69,8 @@ describe("cables by name", () => {
     const bar = loft.cables.find(({ id }) => id === "bar-tv");
     if (!bar) throw new Error("no cable");
     const mark = cableMark(loft, bar);
-    expect(endTag(loft, bar, "from")).toBe(`${mark} “HDMI OUT (TV eARC)” · other end Television “HDMI 3 eARC”`);
-    expect(endTag(loft, bar, "to")).toBe(`${mark} “HDMI 3 eARC” · other end Bar “HDMI OUT (TV eARC)”`);
+    expect(endTag(loft, bar, "from")).toBe(`${mark} Bar “HDMI OUT (TV eARC)” · other end Television “HDMI 3 eARC”`);
+    expect(endTag(loft, bar, "to")).toBe(`${mark} Television “HDMI 3 eARC” · other end Bar “HDMI OUT (TV eARC)”`);
   });
 
   test("a person's own words stand in place of them at that end alone", () => {

@@ -8,6 +8,7 @@ import { useMemo, useRef, useState } from "react";
 import { OutsideFrame } from "@/ui/frame";
 import { EmptyPlace, useChosen } from "@/ui/kit";
 import styles from "./docket.module.css";
+import drop from "./drop-here.module.css";
 import type { LineActs } from "./docket-line";
 import { DocketList } from "./docket-list";
 import { DocketSearch } from "./docket-search";
@@ -134,7 +135,7 @@ export function DocketPlace({ docket, q, phase, bin, warnings }: DocketPlaceProp
             <EmptyDocket searched={q !== "" || phase !== null} bin={bin} onNew={() => setNaming(true)} />
           </main>
         )}
-        {isOver ? <p className={styles.dropHere}>{docketWords.letGoOfTheFile}</p> : null}
+        {isOver ? <p className={drop.dropHere}>{docketWords.letGoOfTheFile}</p> : null}
       </div>
       {naming || asked !== null ? <NewJobDialog onClose={() => (setNaming(false), setAsked(null))} /> : null}
     </OutsideFrame>
