@@ -24,7 +24,7 @@ const Summary = z.looseObject({
   waiting: z.number(),
   unknown: z.number(),
   next: z.looseObject({}),
-  checks: z.array(z.string()),
+  checks: z.array(z.looseObject({ id: z.string() })),
   worst: z.looseObject({ arrival: z.looseObject({}), spoken: z.string() }).nullable(),
 });
 

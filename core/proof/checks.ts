@@ -8,11 +8,20 @@ import { chosenSoundSystem, type Job, type Seen, type VisitEntry } from "@/core/
 export type ProofCheck =
   | { readonly check: "row"; readonly id: string; readonly row: Arrival }
   | { readonly check: "act"; readonly id: string; readonly act: Act; readonly event: string }
-  | { readonly check: "speaker"; readonly id: string; readonly device: string; readonly unit: string; readonly channel: Channel };
+  | {
+      readonly check: "speaker";
+      readonly id: string;
+      readonly device: string;
+      readonly unit: string;
+      readonly channel: Channel;
+      /** A recording of the room heard it in its channel. */
+      readonly isMeasured: boolean;
+    };
 
 /** Everything of a job that can be proven: each row, each act that somebody does on purpose, each speaker of the chosen sound system. */
 export function proofChecks(job: Job, household: Household, rows: readonly Arrival[] = solve(job, "planned").rows): readonly ProofCheck[] {
   const system = chosenSoundSystem(job);
+  const heard = job.rooms.flatMap(({ space }) => space?.readings ?? []).filter(({ by }) => by === "sound");
   return [
     ...rows.map((row): ProofCheck => ({ check: "row", id: `prove ${row.id}`, row })),
     ...actsOf(household)
@@ -25,6 +34,10 @@ export function proofChecks(job: Job, household: Household, rows: readonly Arriv
         device: system?.id ?? "",
         unit: unit.id,
         channel,
+        isMeasured: heard.some(
+          (reading) =>
+            reading.device === system?.id && reading.unit === unit.id && (reading.channel === null || reading.channel === channel),
+        ),
       })),
     ),
   ];
@@ -39,15 +52,28 @@ export function proofState(entry: VisitEntry | undefined): ProofState {
   return entry.sees === "as-predicted" ? "proven" : entry.sees === null ? "open" : "otherwise";
 }
 
+/** How a check stands: what a recording of the room heard counts as long as nobody entered anything else. */
+export function checkState({ isMeasured }: Pick<CheckToCount, "isMeasured">, entry: VisitEntry | undefined): ProofState {
+  const state = proofState(entry);
+  return state === "open" && isMeasured ? "proven" : state;
+}
+
+/** A check as it is counted without its job. */
+export interface CheckToCount {
+  readonly id: string;
+  readonly isMeasured: boolean;
+}
+export const toCount = (check: ProofCheck): CheckToCount => ({ id: check.id, isMeasured: check.check === "speaker" && check.isMeasured });
+
 /** How far a proof is. */
 export interface ProvenSoFar {
   readonly proven: number;
   readonly otherwise: number;
 }
 
-/** How many of the checks with these ids came out as predicted, and how many otherwise. */
-export function provenSoFar(checks: readonly string[], last: ReadonlyMap<string, VisitEntry>): ProvenSoFar {
-  const states = checks.map((id) => proofState(last.get(id)));
+/** How many of these checks came out as predicted, and how many otherwise. */
+export function provenSoFar(checks: readonly CheckToCount[], last: ReadonlyMap<string, VisitEntry>): ProvenSoFar {
+  const states = checks.map((check) => checkState(check, last.get(check.id)));
   return { proven: states.filter((state) => state === "proven").length, otherwise: states.filter((state) => state === "otherwise").length };
 }
 

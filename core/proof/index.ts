@@ -1,10 +1,13 @@
 export { explain, type Explained, type Explanation } from "./explain";
 export {
+  checkState,
   missesPossible,
   proofChecks,
   proofState,
   provenSoFar,
   seenOfMiss,
+  toCount,
+  type CheckToCount,
   type ProofCheck,
   type ProofState,
   type ProvenSoFar,

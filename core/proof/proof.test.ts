@@ -3,7 +3,8 @@ import { solve, type Arrival } from "@/core/chain";
 import { applyCommand, type Job } from "@/core/job";
 import { demoJob } from "@/demo/demo-jobs";
 import { wrongFactSentence } from "@/core/text";
-import { explain, isSeen, wrongFacts, type FactEdit, type Observation } from "@/core/proof";
+import { householdOf } from "@/core/cec";
+import { explain, isSeen, proofChecks, provenSoFar, toCount, wrongFacts, type FactEdit, type Observation } from "@/core/proof";
 
 const seenOf = (row: Arrival): Observation => ({
   row: row.id,
@@ -91,4 +92,38 @@ test("asking never changes the job, and every fact is a sentence", () => {
   );
   expect(JSON.stringify(job)).toBe(before);
   for (const { fact } of wrongFacts(job)) expect(wrongFactSentence(job, fact)).toMatch(/^\S.*\.$/);
+});
+
+describe("a speaker that a recording of the room heard in its channel", () => {
+  const job = demoJob("receiver-den");
+  const readings = job.rooms.flatMap(({ space }) => space?.readings ?? []);
+  const heardIn = (by: "sound" | "tape"): Job => ({
+    ...job,
+    rooms: job.rooms.map((room) =>
+      room.space ? { ...room, space: { ...room.space, readings: readings.map((one) => ({ ...one, by })) } } : room,
+    ),
+  });
+  const counted = (one: Job) => proofChecks(one, householdOf(one, "planned")).map(toCount);
+
+  test("counts as proven, a tape proves no speaker, and what somebody saw instead wins", () => {
+    const [bySound, byTape] = [counted(heardIn("sound")), counted(heardIn("tape"))];
+    const measured = bySound.filter(({ isMeasured }) => isMeasured);
+    expect(measured.length).toBeGreaterThan(3);
+    expect(byTape.some(({ isMeasured }) => isMeasured)).toBe(false);
+    expect(provenSoFar(bySound, new Map())).toEqual({ proven: measured.length, otherwise: 0 });
+    const seen = {
+      id: "1f6c0a3e-8d5e-4c43-9a7b-0d7f5a0d1c11",
+      step: measured[0]?.id ?? "",
+      state: "not-done" as const,
+      note: "",
+      sees: "other-side" as const,
+      measured: null,
+      photos: [],
+      work: null,
+      minutes: null,
+      at: "2026-11-27T10:00:00.000Z",
+      who: "",
+    };
+    expect(provenSoFar(bySound, new Map([[seen.step, seen]]))).toEqual({ proven: measured.length - 1, otherwise: 1 });
+  });
 });

@@ -1,7 +1,7 @@
 import { householdOf } from "@/core/cec";
 import { compareStanding, solve, type Arrival } from "@/core/chain";
 import type { Job, Phase } from "@/core/job";
-import { proofChecks, type ProvenSoFar } from "@/core/proof";
+import { proofChecks, toCount, type CheckToCount, type ProvenSoFar } from "@/core/proof";
 import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
@@ -17,8 +17,8 @@ export interface DocketSummary {
   /** Rows whose verdict is not known. */
   readonly unknown: number;
   readonly next: NextAct;
-  /** The checks of its proof, by their ids. */
-  readonly checks: readonly string[];
+  /** The checks of its proof. */
+  readonly checks: readonly CheckToCount[];
   /** The row that fares worst, with its words; null while the job has none. */
   readonly worst: { readonly arrival: Arrival; readonly spoken: string; readonly flag: string | null } | null;
 }
@@ -56,7 +56,7 @@ export function docketSummary(job: Job): DocketSummary {
     waiting: questions.filter((question) => question.rows.length > 0).length,
     unknown: rows.filter(({ verdict }) => verdict === "unknown").length,
     next: nextAct(job, rows, questions),
-    checks: proofChecks(job, householdOf(job, "planned"), rows).map(({ id }) => id),
+    checks: proofChecks(job, householdOf(job, "planned"), rows).map(toCount),
     worst: worst
       ? {
           arrival: worst,

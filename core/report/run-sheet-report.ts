@@ -1,7 +1,8 @@
+import { householdOf } from "@/core/cec";
 import { solve } from "@/core/chain";
 import type { Job, VisitEntry } from "@/core/job";
-import { orderWords, signWords, stepCaution, stepTools, visitStepWords } from "@/core/text";
-import { doneSteps, partsOfSteps, runSheet, USUAL_MINUTES, type MinutesTable } from "@/core/visit";
+import { orderWords, screenOf, settingNeedWords, signWords, stepCaution, stepTools, visitStepWords } from "@/core/text";
+import { doneSteps, needOfSetting, partsOfSteps, runSheet, USUAL_MINUTES, type MinutesTable } from "@/core/visit";
 
 /** The machine form of the run sheet of a job: the outside contract of `octachord runsheet --json` and `/api/jobs/:id/runsheet`. */
 export function runSheetReport(job: Job, people: 1 | 2, table: MinutesTable = USUAL_MINUTES, record: readonly VisitEntry[] = job.record) {
@@ -9,12 +10,14 @@ export function runSheetReport(job: Job, people: 1 | 2, table: MinutesTable = US
   const parts = partsOfSteps(job, sheet.steps);
   const done = doneSteps(job, sheet.steps, record);
   const { rows } = solve(job, "planned");
+  const screen = screenOf(householdOf(job, "planned"));
   return {
     people,
     minutes: sheet.minutes,
     proven: sheet.proven,
     gap: Number(sheet.gap.toFixed(3)),
     steps: sheet.steps.map((step) => {
+      const need = needOfSetting(job, step);
       const [sign, caution] = [signWords(job, step, rows), stepCaution(job, step)];
       return {
         id: step.id,
@@ -27,6 +30,7 @@ export function runSheetReport(job: Job, people: 1 | 2, table: MinutesTable = US
         ...(step.sockets === null ? {} : { port: step.sockets[1].port, sockets: step.sockets }),
         after: step.after.map(({ step: id }) => id),
         because: orderWords(step),
+        ...(need ? { need: settingNeedWords(job, need, screen) } : {}),
         minutes: step.minutes,
         ...(step.added ? {} : { fromMinutes: table[step.work].from, toMinutes: table[step.work].to }),
         waitMinutes: step.waitMinutes,

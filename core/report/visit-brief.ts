@@ -1,7 +1,7 @@
 import { householdOf } from "@/core/cec";
 import { solve } from "@/core/chain";
 import type { Job, VisitEntry } from "@/core/job";
-import { proofChecks, provenSoFar, type ProvenSoFar } from "@/core/proof";
+import { proofChecks, provenSoFar, toCount, type ProvenSoFar } from "@/core/proof";
 import { vanNeeds, type StockWhat } from "@/core/stock";
 import { openQuestions } from "@/core/survey";
 import { cableName, deviceName, questionWords, stepTools, upperFirst } from "@/core/text";
@@ -35,7 +35,7 @@ export function visitBrief(job: Job, record: readonly VisitEntry[], table: Minut
   const { at, people, address, agreedMinutes } = job.visit;
   const sheet = runSheet(job, people, table, record);
   const { left, minutesLeft } = progressOf(job, sheet.steps, record, people, { table });
-  const checks = proofChecks(job, householdOf(job, "planned"), rows).map(({ id }) => id);
+  const checks = proofChecks(job, householdOf(job, "planned"), rows).map(toCount);
   return {
     name: job.name,
     customer: job.customer,

@@ -118,7 +118,16 @@ export {
 export { heardSentence, recordingSentence, recordingTroubleSentence, SIGNAL_CAUTION, wavTroubleSentence } from "./measure-words";
 export { signWords, stepCaution, stepTools } from "./visit-signs";
 export { calendarWords, timeOfDay, tooEarlyWords, type CalendarFacts } from "./day-words";
-export { durationWords, foundStateName, orderWords, rangeWords, WORK_WORDS, scheduleSentence, visitStepWords } from "./visit-words";
+export {
+  durationWords,
+  foundStateName,
+  orderWords,
+  rangeWords,
+  settingNeedWords,
+  WORK_WORDS,
+  scheduleSentence,
+  visitStepWords,
+} from "./visit-words";
 export { explainedSentence, wrongFactSentence } from "./proof-words";
 export {
   actPrediction,

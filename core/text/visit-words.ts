@@ -1,10 +1,13 @@
 import { optionLabel, settingFact, type VisitWork } from "@/core/facts";
 import type { Arrival } from "@/core/chain";
 import { findDevice, findPort, type Cable, type Job } from "@/core/job";
-import type { OrderReason, VisitStep } from "@/core/visit";
+import type { ActVerdict } from "@/core/cec";
+import { unreachable } from "@/core/outcome";
+import type { OrderReason, SettingNeed, VisitStep } from "@/core/visit";
+import { actWords } from "./control-words";
 import { cableMark } from "./cable-words";
 import { cableClassName, deviceName, lowerFirst, plural, socketName, unitName, upperFirst } from "./names";
-import { rowWords } from "./sound-words";
+import { rowWords, streamWords } from "./sound-words";
 
 /** What the state is called that is saved before anything is changed on site. */
 export const foundStateName = "As found";
@@ -147,6 +150,29 @@ export function durationWords(minutes: number): string {
   const [hours, rest] = [Math.floor(whole / 60), whole % 60];
   return hours ? `${hours}\u2009h${rest ? ` ${rest}\u2009min` : ""}` : `${rest}\u2009min`;
 }
+
+/** Why a menu is set: "Left as found, Streamer, film arrives as LPCM 2.0, and 1 more row fares worse." */
+export function settingNeedWords(job: Job, need: SettingNeed, screen: string | undefined): string {
+  const more = (one: string) => (need.more ? `, and ${plural(need.more, `more ${one} is`, `more ${one}s are`)} worse off` : "");
+  switch (need.need) {
+    case "row": {
+      const { row, without } = need;
+      const what = without.arrives ? `arrives as ${streamWords(without.arrives)}` : "stays silent";
+      return `Left as found, ${deviceName(job, row.player)}, ${rowWords(row)}, ${without.verdict === "no-picture" ? "has no picture" : what}${more("row")}.`;
+    }
+    case "act":
+      return `Left as found, “${actWords(job, need.act, screen)}” ${NEED_WORDS[need.without]}${more("act")}.`;
+    default:
+      return unreachable(need);
+  }
+}
+
+const NEED_WORDS: Readonly<Record<ActVerdict["verdict"], string>> = {
+  "as-wished": "goes as wanted",
+  "with-a-step": "needs an extra step",
+  fails: "fails",
+  unstable: "never comes to rest",
+};
 
 /** Kinds of work whose minutes count. */
 export const WORK_WORDS: Readonly<Record<VisitWork, string>> = {

@@ -14,6 +14,7 @@ export {
   type MinutesRange,
   type MinutesTable,
 } from "./minutes";
+export { needOfSetting, type SettingNeed } from "./why-set";
 export { followUps, type FollowUps } from "./follow-ups";
 export { partsOfSteps, type FittedPart } from "./parts";
 export { doneSteps, observationsOf, progressOf, settingLeft, type VisitProgress } from "./progress";

@@ -5,7 +5,7 @@ import { useMemo } from "react";
 import { householdOf } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
 import type { Job, VisitEntry } from "@/core/job";
-import { proofChecks, proofState, type ProofCheck } from "@/core/proof";
+import { checkState, proofChecks, toCount, type ProofCheck, type ProofState } from "@/core/proof";
 import { arrivalSentence, checkTitle, playedWords, screenOf, seenWords } from "@/core/text";
 import { lastEntries } from "@/core/visit";
 import { CordThumbnail, VerdictMark } from "@/ui/kit";
@@ -28,7 +28,7 @@ export function ProvenCompare({ jobId, job, board, provenLeft }: ProvenComparePr
   const checks = useMemo(() => proofChecks(job, household, board), [job, household, board]);
   const last = useMemo(() => lastEntries(record.entries), [record]);
   const screen = screenOf(household);
-  const of = (state: ReturnType<typeof proofState>) => checks.filter(({ id }) => proofState(last.get(id)) === state);
+  const of = (state: ProofState) => checks.filter((check) => checkState(toCount(check), last.get(check.id)) === state);
   const otherwise = of("otherwise");
   return (
     <>

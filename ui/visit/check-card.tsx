@@ -100,6 +100,10 @@ function Prediction({ job, check, judged }: Pick<CheckCardProps, "job" | "check"
     case "act":
       return judged ? <p>{actPrediction(job, judged)}</p> : null;
     case "speaker":
-      return <p>{speakerPrediction(check.channel)}</p>;
+      return (
+        <p>
+          {speakerPrediction(check.channel)} {check.isMeasured ? visitWords.heardInRoom : ""}
+        </p>
+      );
   }
 }

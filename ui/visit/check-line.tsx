@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import { Check } from "lucide-react";
 import type { Job, VisitEntry } from "@/core/job";
-import { proofState, type ProofCheck } from "@/core/proof";
+import { checkState, toCount, type ProofCheck } from "@/core/proof";
 import { arrivalSentence, checkTitle, PROOF_STATE_WORDS, seenWords, streamWords } from "@/core/text";
 import { CordThumbnail } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
@@ -22,7 +22,7 @@ interface CheckLineProps {
 
 /** A check as a line of the score: what plays, its cord, what the display should say, and a tick of a thumb's size. */
 export function CheckLine({ job, check, screen, entry, isCurrent, onChoose, onTick }: CheckLineProps) {
-  const state = proofState(entry);
+  const state = checkState(toCount(check), entry);
   const title = checkTitle(job, check, screen);
   return (
     <li className={styles.line} data-state={state} aria-current={isCurrent || undefined}>

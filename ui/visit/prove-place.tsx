@@ -4,7 +4,7 @@ import Link from "next/link";
 import { useMemo } from "react";
 import { householdOf, judgeAll, eventOf } from "@/core/cec";
 import type { VisitEntry } from "@/core/job";
-import { proofChecks, proofState, type ProofCheck } from "@/core/proof";
+import { checkState, proofChecks, toCount, type ProofCheck } from "@/core/proof";
 import { screenOf } from "@/core/text";
 import { lastEntries } from "@/core/visit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
@@ -39,7 +39,7 @@ export function ProvePlace() {
   const observations = useMemo(() => observationsSeen(checks, last), [checks, last]);
   const kind = KINDS.find(({ key }) => key === wantedKind)?.key ?? "row";
   const shown = checks.filter(({ check }) => check === kind);
-  const stateOf = ({ id: check }: ProofCheck) => proofState(last.get(check));
+  const stateOf = (check: ProofCheck) => checkState(toCount(check), last.get(check.id));
   const current = shown.find((check) => check.id === wanted) ?? shown.find((check) => stateOf(check) === "open") ?? null;
   const count = (state: ReturnType<typeof stateOf>) => checks.filter((check) => stateOf(check) === state).length;
   const screen = screenOf(household);

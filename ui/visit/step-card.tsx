@@ -1,11 +1,23 @@
 "use client";
 
 import { Button } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { householdOf } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
 import type { Job, Seen, StepState, VisitEntry } from "@/core/job";
-import { cableName, deviceName, orderWords, rangeWords, signWords, stepCaution, stepTools, visitStepWords } from "@/core/text";
-import type { FittedPart, MinutesRange, VisitStep } from "@/core/visit";
+import {
+  cableName,
+  deviceName,
+  orderWords,
+  rangeWords,
+  screenOf,
+  settingNeedWords,
+  signWords,
+  stepCaution,
+  stepTools,
+  visitStepWords,
+} from "@/core/text";
+import { needOfSetting, type FittedPart, type MinutesRange, type VisitStep } from "@/core/visit";
 import { visitWords } from "@/ui/words";
 import { RowSeenChoice } from "./seen-choice";
 import { StepExtras, useExtras, type Extras } from "./step-extras";
@@ -98,10 +110,13 @@ export const entered = ({ note, measured, photos }: Extras): Pick<VisitEntry, "n
 /** Everything that is told of a step below its head. */
 function StepFacts({ job, step, rows, parts }: Pick<StepCardProps, "job" | "step" | "rows" | "parts">) {
   const [sign, caution, because, tools] = [signWords(job, step, rows), stepCaution(job, step), orderWords(step), stepTools(step)];
+  const need = useMemo(() => needOfSetting(job, step), [job, step]);
+  const screen = useMemo(() => (need ? screenOf(householdOf(job, "planned")) : undefined), [job, need]);
   const takes = parts.map(({ kind, id, supply }) => visitWords.takes(kind === "cable" ? cableName(job, id) : deviceName(job, id), supply));
   return (
     <>
       {caution ? <p className={styles.caution}>{caution}</p> : null}
+      {need ? <p>{settingNeedWords(job, need, screen)}</p> : null}
       {because ? <p className={styles.quiet}>{because}</p> : null}
       {sign ? (
         <p>

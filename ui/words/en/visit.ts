@@ -97,6 +97,7 @@ export const visitWords = {
   stopWatch: "Stop: it is on",
   watchReads: (seconds: string) => `${seconds}\u2009s`,
   keepWake: (device: string, seconds: string) => `Use ${seconds}\u2009s as the wake time of ${device}`,
+  heardInRoom: "A recording in Room heard it in its channel; that counts until something else is seen.",
   needle: "The needle: sound against picture",
   allProven: "Everything was looked at.",
   seenAt: (what: string, when: string, who: string) => `${what}, seen ${when}${who ? `, ${who}` : ""}`,
