@@ -17,6 +17,7 @@ export interface LabelsOptions {
 
 /** Writes the labels of both ends of every cable: PDF on label sheets, or CSV. */
 export async function labelsCommand(file: string, { output, paper, ...figures }: LabelsOptions): Promise<ExitCode> {
+  if (!/\.(pdf|csv|svg)$/i.test(output)) throw new UnusableInput(`${output}: expected a name that ends in .pdf, .csv or .svg.`);
   const job = await readJobFile(file);
   if (/\.csv$/i.test(output)) {
     await writeFile(output, labelTable(job)).catch(() => {

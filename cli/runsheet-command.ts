@@ -14,8 +14,9 @@ export async function runSheetCommand(
   const report = runSheetReport(job, people === "1" ? 1 : 2);
   if (json) process.stdout.write(`${JSON.stringify(report)}\n`);
   else {
-    const lines = report.steps.flatMap(({ starts, person, says, because, sign, caution, waitMinutes }) => [
+    const lines = report.steps.flatMap(({ starts, person, says, need, because, sign, caution, waitMinutes }) => [
       `${durationWords(starts).padStart(9)}  ${report.people === 2 ? `${person}  ` : ""}${says}${waitMinutes ? ` Then wait ${durationWords(waitMinutes)}.` : ""}`,
+      ...(need ? [`           ${need}`] : []),
       ...(because ? [`           ${because}`] : []),
       ...(sign ? [`           Sign: ${sign}`] : []),
       ...(caution ? [`           Caution: ${caution}`] : []),

@@ -146,8 +146,9 @@ export function orderWords({ after }: Pick<VisitStep, "after">): string {
 
 /** "1 h 47 min". */
 export function durationWords(minutes: number): string {
-  const whole = Math.ceil(minutes);
-  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  // To the quarter of a minute that steps are counted in, so that what is shown adds up by hand.
+  const quarters = Math.ceil(minutes * 4 - 1e-6);
+  const [hours, rest] = [Math.floor(quarters / 240), (quarters % 240) / 4];
   return hours ? `${hours}\u2009h${rest ? ` ${rest}\u2009min` : ""}` : `${rest}\u2009min`;
 }
 

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { fromShelfOrThrow } from "@/core/device";
 import { applyAll, joinSockets, type Command, type Job } from "@/core/job";
+import { durationWords } from "@/core/text";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { differenceOf, runSheet, visitSteps, type VisitStep } from "@/core/visit";
 
@@ -146,4 +147,21 @@ describe("steps come of the difference", () => {
       { numRuns: 25, seed: 25 },
     );
   });
+});
+
+test("times are told to the quarter of a minute, so that the minutes of the steps add up to the whole by hand", () => {
+  const sheet = runSheet(demoJob("sail-loft"), 1);
+  const told = (minutes: number) => durationWords(minutes);
+  expect([told(3.5), told(6.25), told(60), told(69.5), told(0)]).toEqual([
+    "3.5\u2009min",
+    "6.25\u2009min",
+    "1\u2009h",
+    "1\u2009h 9.5\u2009min",
+    "0\u2009min",
+  ]);
+  // One person without waits in between: each step begins where the one before ends, and the last ends the visit.
+  const inOrder = sheet.steps.toSorted((a, b) => a.starts - b.starts);
+  const sum = inOrder.reduce((minutes, step) => minutes + step.minutes, 0);
+  expect(inOrder.at(-1)?.ends).toBe(sheet.minutes);
+  expect(sheet.minutes).toBe(sum);
 });
