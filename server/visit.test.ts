@@ -4,7 +4,7 @@ import { join } from "node:path";
 import { randomUUID } from "node:crypto";
 import { strFromU8, unzipSync } from "fflate";
 import { afterEach, beforeEach, expect, test } from "vitest";
-import { applyCommand, type VisitEntry } from "@/core/job";
+import { applyCommand, VisitEntry } from "@/core/job";
 import { visitSteps } from "@/core/visit";
 import { demoJob } from "@/demo/demo-jobs";
 import {
@@ -30,19 +30,13 @@ beforeEach(async () => {
 });
 afterEach(() => db.close());
 
-const entry = (step: string, minute: number): VisitEntry => ({
-  id: randomUUID(),
-  step,
-  state: "done",
-  note: "",
-  sees: null,
-  measured: null,
-  photos: [],
-  work: null,
-  minutes: null,
-  at: `2026-11-27T10:0${minute}:00.000Z`,
-  who: "",
-});
+const entry = (step: string, minute: number): VisitEntry =>
+  VisitEntry.parse({
+    id: randomUUID(),
+    step,
+    state: "done",
+    at: `2026-11-27T10:0${minute}:00.000Z`,
+  });
 function needed<Value>(value: Value | null | undefined): Value {
   if (value === null || value === undefined) throw new Error("the demo no longer has what this test needs");
   return value;

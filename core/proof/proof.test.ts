@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { solve, type Arrival } from "@/core/chain";
-import { applyCommand, type Job } from "@/core/job";
+import { applyCommand, VisitEntry, type Job } from "@/core/job";
 import { demoJob } from "@/demo/demo-jobs";
 import { wrongFactSentence } from "@/core/text";
 import { householdOf } from "@/core/cec";
@@ -111,19 +111,13 @@ describe("a speaker that a recording of the room heard in its channel", () => {
     expect(measured.length).toBeGreaterThan(3);
     expect(byTape.some(({ isMeasured }) => isMeasured)).toBe(false);
     expect(provenSoFar(bySound, new Map())).toEqual({ proven: measured.length, otherwise: 0 });
-    const seen = {
+    const seen = VisitEntry.parse({
       id: "1f6c0a3e-8d5e-4c43-9a7b-0d7f5a0d1c11",
-      step: measured[0]?.id ?? "",
-      state: "not-done" as const,
-      note: "",
-      sees: "other-side" as const,
-      measured: null,
-      photos: [],
-      work: null,
-      minutes: null,
+      step: measured[0]?.id,
+      state: "not-done",
+      sees: "other-side",
       at: "2026-11-27T10:00:00.000Z",
-      who: "",
-    };
+    });
     expect(provenSoFar(bySound, new Map([[seen.step, seen]]))).toEqual({ proven: measured.length - 1, otherwise: 1 });
   });
 });

@@ -1,24 +1,18 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { applyAll, type Command, type Job, type VisitEntry } from "@/core/job";
+import { applyAll, type Command, type Job, VisitEntry } from "@/core/job";
 import { present } from "@/core/outcome";
 import { demoJob } from "@/demo/demo-jobs";
 import { followUps, lastEntries, mergedEntries, progressOf, settingLeft, visitSteps } from "@/core/visit";
 
 const id = (n: number) => `5b0c7bb0-6f1f-4c5b-8c2a-${String(n).padStart(12, "0")}`;
-const entry = (n: number, step: string, state: VisitEntry["state"], minute = n): VisitEntry => ({
-  id: id(n),
-  step,
-  state,
-  note: "",
-  sees: null,
-  measured: null,
-  photos: [],
-  work: null,
-  minutes: null,
-  at: `2026-11-27T10:${String(minute).padStart(2, "0")}:00.000Z`,
-  who: "",
-});
+const entry = (n: number, step: string, state: VisitEntry["state"], minute = n): VisitEntry =>
+  VisitEntry.parse({
+    id: id(n),
+    step,
+    state,
+    at: `2026-11-27T10:${String(minute).padStart(2, "0")}:00.000Z`,
+  });
 
 describe("the record of a visit", () => {
   test("counts what was entered last, also when a tick was taken back", () => {

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { effectiveSetting } from "@/core/device";
-import { applyAll, applyCommand, freeJoins, type Cable, type Command, type Job, type VisitEntry } from "@/core/job";
+import { applyAll, applyCommand, freeJoins, type Cable, type Command, type Job, VisitEntry } from "@/core/job";
 import { anyJob, anyRoom } from "@/demo/any-room-under-test";
 import { differenceOf, progressOf, visitSteps, type VisitStep } from "@/core/visit";
 
@@ -85,19 +85,13 @@ function inOrder(steps: readonly VisitStep[]): readonly VisitStep[] {
 }
 
 const plain = ({ plugs, menus }: Seen) => ({ plugs: [...plugs].toSorted(), menus: [...menus].toSorted() });
-const entry = (index: number, step: string, state: VisitEntry["state"]): VisitEntry => ({
-  id: `5b0c7bb0-6f1f-4c5b-8c2a-${String(index).padStart(12, "0")}`,
-  step,
-  state,
-  note: "",
-  sees: null,
-  measured: null,
-  photos: [],
-  work: null,
-  minutes: null,
-  at: new Date(Date.UTC(2026, 10, 27, 9, 0, index)).toISOString(),
-  who: "",
-});
+const entry = (index: number, step: string, state: VisitEntry["state"]): VisitEntry =>
+  VisitEntry.parse({
+    id: `5b0c7bb0-6f1f-4c5b-8c2a-${String(index).padStart(12, "0")}`,
+    step,
+    state,
+    at: new Date(Date.UTC(2026, 10, 27, 9, 0, index)).toISOString(),
+  });
 
 describe("in any room with any plan", () => {
   test("every difference has one step, doing all of them makes the planned room, and undoing them the one that was found", () => {

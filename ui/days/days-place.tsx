@@ -47,6 +47,7 @@ export function DaysPlace({ from, days, planned }: DaysPlaceProps) {
             onClick={() => step(-1)}
           />
           <input
+            className="native-field"
             type="date"
             aria-label={daysWords.firstDay}
             value={from}

@@ -46,6 +46,7 @@ export function DocketSearch({ q, phase, bin, onSearch }: DocketSearchProps) {
         onChange={(event) => typed(event.target.value)}
       />
       <select
+        className="native-field"
         aria-label={docketWords.phase}
         value={phase ?? "all"}
         onChange={(event) => onSearch({ phase: PHASES.find((name) => name === event.target.value) ?? null })}
@@ -56,6 +57,7 @@ export function DocketSearch({ q, phase, bin, onSearch }: DocketSearchProps) {
         ))}
       </select>
       <select
+        className="native-field"
         aria-label={docketWords.docketOrBin}
         value={bin ? "bin" : "docket"}
         onChange={(event) => onSearch({ bin: event.target.value === "bin" })}

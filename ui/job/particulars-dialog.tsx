@@ -55,11 +55,21 @@ export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => v
         </label>
         <label>
           {jobWords.dayOfTheVisit}
-          <input type="date" value={draft.visitOn ?? ""} onChange={(event) => set({ visitOn: event.target.value || null })} />
+          <input
+            className="native-field"
+            type="date"
+            value={draft.visitOn ?? ""}
+            onChange={(event) => set({ visitOn: event.target.value || null })}
+          />
         </label>
         <label>
           {jobWords.beginsAt}
-          <input type="time" value={agreed.at ?? ""} onChange={(event) => agree({ at: event.target.value || null })} />
+          <input
+            className="native-field"
+            type="time"
+            value={agreed.at ?? ""}
+            onChange={(event) => agree({ at: event.target.value || null })}
+          />
         </label>
         <label>
           {jobWords.addressOfTheVisit}
@@ -79,6 +89,7 @@ export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => v
         <label>
           {jobWords.phase}
           <select
+            className="native-field"
             value={draft.phase}
             onChange={(event) => set({ phase: PHASES.find((phase) => phase === event.target.value) ?? draft.phase })}
           >

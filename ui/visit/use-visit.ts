@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { VisitEntry } from "@/core/job";
+import { VisitEntry } from "@/core/job";
 import { useIntents, useJob, useJobNews } from "@/ui/job";
 import { useKeptPages } from "@/ui/kit";
 import { useOwnName } from "./own-name";
@@ -73,8 +73,7 @@ export function useVisit(job: string): Visit {
   }, [job, keep, sync]);
   const enter = useCallback(
     (entered: Entered) => {
-      const nothing = { note: "", sees: null, measured: null, photos: [], work: null, minutes: null };
-      const entry: VisitEntry = { ...nothing, ...entered, id: crypto.randomUUID(), at: new Date().toISOString(), who };
+      const entry = VisitEntry.parse({ ...entered, id: crypto.randomUUID(), at: new Date().toISOString(), who });
       keep(withEntry(latest.current, entry));
       void sync();
     },

@@ -1,21 +1,15 @@
 import { expect, test } from "vitest";
-import type { VisitEntry } from "@/core/job";
+import { VisitEntry } from "@/core/job";
 import { mergedEntries } from "@/core/visit";
 import { EMPTY_RECORD, withEntry } from "./visit-store";
 
-const entry = (n: number, step = "photo"): VisitEntry => ({
-  id: `5b0c7bb0-6f1f-4c5b-8c2a-0d7a3a1f5e1${n}`,
-  step,
-  state: "done",
-  note: "",
-  sees: null,
-  measured: null,
-  photos: [],
-  work: null,
-  minutes: null,
-  at: `2026-11-27T10:0${n}:00.000Z`,
-  who: "",
-});
+const entry = (n: number, step = "photo"): VisitEntry =>
+  VisitEntry.parse({
+    id: `5b0c7bb0-6f1f-4c5b-8c2a-0d7a3a1f5e1${n}`,
+    step,
+    state: "done",
+    at: `2026-11-27T10:0${n}:00.000Z`,
+  });
 
 test("an entry is there at once, in the order of its moment, and unsent until the server has it", () => {
   const record = withEntry(withEntry(EMPTY_RECORD, entry(2)), entry(1, "protect"));
