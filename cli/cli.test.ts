@@ -3,18 +3,39 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { describe, expect, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { main } from "./main";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), "octachord-cli-"));
 
-function octachord(args: readonly string[], input?: string) {
+/** The command as another process starts it; what every other test calls is the same `main`, without starting anything. */
+function started(args: readonly string[], input?: string) {
   const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, "cli/octachord.mjs"), ...args], {
     cwd: folder,
     encoding: "utf8",
     ...(input === undefined ? {} : { input }),
   });
   return { status, stdout, stderr };
+}
+
+const before = process.cwd();
+beforeAll(() => process.chdir(folder));
+afterAll(() => process.chdir(before));
+
+async function octachord(args: readonly string[]) {
+  const told = { stdout: "", stderr: "" };
+  const spies = (["stdout", "stderr"] as const).map((name) =>
+    vi.spyOn(process[name], "write").mockImplementation((text) => {
+      told[name] += String(text);
+      return true;
+    }),
+  );
+  try {
+    return { status: await main(args), ...told };
+  } finally {
+    for (const spy of spies) spy.mockRestore();
+  }
 }
 const demo = (name: string) => join(root, "demo/jobs", `${name}.octachord.json`);
 const written = (name: string, text: string) => {
@@ -23,17 +44,17 @@ const written = (name: string, text: string) => {
 };
 
 describe("exit codes", () => {
-  test("0: a sound job file, and a board on which all is whole", () => {
-    expect(octachord(["validate", demo("sail-loft")])).toMatchObject({
+  test("0: a sound job file, and a board on which all is whole", async () => {
+    expect(await octachord(["validate", demo("sail-loft")])).toMatchObject({
       status: 0,
       stdout: "Sail Loft: a sound job file, 5 devices, 4 cables.\n",
       stderr: "",
     });
-    expect(octachord(["arrivals", demo("sail-loft")]).status).toBe(0);
+    expect((await octachord(["arrivals", demo("sail-loft")])).status).toBe(0);
   });
 
-  test("1: the answer holds problems, told in sentences", () => {
-    const { status, stdout } = octachord(["arrivals", demo("flat-4b")]);
+  test("1: the answer holds problems, told in sentences", async () => {
+    const { status, stdout } = await octachord(["arrivals", demo("flat-4b")]);
     expect(status).toBe(1);
     expect(stdout).toContain("Television “HDMI 3” has no return channel");
     expect(stdout).toContain("Television plays 2.0 from its own speakers.");
@@ -46,7 +67,7 @@ describe("exit codes", () => {
       ["arrivals", demo("flat-4b"), "--as", "wished"],
       "octachord: --as: expected found, planned or left, got “wished”.\n",
     ],
-  ])("2: %s", (_what, args, line) => expect(octachord(args)).toMatchObject({ status: 2, stdout: "", stderr: line }));
+  ])("2: %s", async (_what, args, line) => expect(await octachord(args)).toMatchObject({ status: 2, stdout: "", stderr: line }));
 
   test.each([
     ["wrong JSON", "{", /^octachord: bad\.json: The file is not JSON: .+\n$/],
@@ -66,23 +87,23 @@ describe("exit codes", () => {
       /^octachord: bad\.json: devices\[0\]\.ports\[0\]\.connector: expected .+\n$/,
     ],
     ["11 MB", `"${"x".repeat(11 * 1024 * 1024)}"`, /^octachord: bad\.json: The file has 11\.0.MB; job files of up to 10.MB are read\.\n$/],
-  ])("2: %s, one line with file, place and expectation", (_what, text, line) => {
-    const { status, stdout, stderr } = octachord(["validate", written("bad.json", text)]);
+  ])("2: %s, one line with file, place and expectation", async (_what, text, line) => {
+    const { status, stdout, stderr } = await octachord(["validate", written("bad.json", text)]);
     expect(status).toBe(2);
     expect(stdout).toBe("");
     expect(stderr).toMatch(line);
   });
 
-  test("2: an unknown command", () => expect(octachord(["sing"]).status).toBe(2));
+  test("2: an unknown command", async () => expect((await octachord(["sing"])).status).toBe(2));
 });
 
-test("JSON comes on one line with the same board, also from standard input", () => {
-  const fromFile = octachord(["arrivals", demo("flat-4b"), "--json"]);
-  const fromInput = octachord(["arrivals", "-", "--json"], readFileSync(demo("flat-4b"), "utf8"));
+test("JSON comes on one line with the same board, also from standard input", async () => {
+  const fromFile = await octachord(["arrivals", demo("flat-4b"), "--json"]);
+  const fromInput = started(["arrivals", "-", "--json"], readFileSync(demo("flat-4b"), "utf8"));
   expect(fromInput.stdout).toBe(fromFile.stdout);
   const report = JSON.parse(fromFile.stdout) as { arrivals: { verdict: string }[] };
   expect(report.arrivals.map(({ verdict }) => verdict)).toEqual(["silent", "silent", "silent", "silent"]);
-  expect(JSON.parse(octachord(["validate", demo("flat-4b"), "--json"]).stdout)).toEqual({
+  expect(JSON.parse((await octachord(["validate", demo("flat-4b"), "--json"])).stdout)).toEqual({
     valid: true,
     name: "Flat 4B",
     version: 3,
@@ -93,22 +114,25 @@ test("JSON comes on one line with the same board, also from standard input", () 
 
 describe("what a picture asks of a link", () => {
   const link = (...args: string[]) => octachord(["link", ...args, "--json"]);
-  test("2160p60 10 bit 4:4:4: 22.275 Gb/s, more than TMDS has", () => {
-    const { status, stdout } = link("--mode", "3840x2160@60", "--depth", "10", "--chroma", "444");
+  test("2160p60 10 bit 4:4:4: 22.275 Gb/s, more than TMDS has", async () => {
+    const { status, stdout } = await link("--mode", "3840x2160@60", "--depth", "10", "--chroma", "444");
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ tmdsGbps: 22.275, cableClass: "ultra-high-speed", fits: true });
   });
-  test("1: what no link carries, or not the one at hand", () => {
-    expect(link("--mode", "7680x4320@60", "--depth", "10").status).toBe(1);
-    expect(JSON.parse(link("--mode", "3840x2160@120", "--depth", "12", "--have", "40").stdout)).toMatchObject({ fits: false, frl: 48 });
+  test("1: what no link carries, or not the one at hand", async () => {
+    expect((await link("--mode", "7680x4320@60", "--depth", "10")).status).toBe(1);
+    expect(JSON.parse((await link("--mode", "3840x2160@120", "--depth", "12", "--have", "40")).stdout)).toMatchObject({
+      fits: false,
+      frl: 48,
+    });
   });
-  test("2: a mode nobody knows", () => expect(link("--mode", "many").stderr).toMatch(/^octachord: --mode: expected one of/));
+  test("2: a mode nobody knows", async () => expect((await link("--mode", "many")).stderr).toMatch(/^octachord: --mode: expected one of/));
 });
 
 describe("the smallest set of changes", () => {
   const system = join(root, "demo/systems/03-mat-console.octachord.json");
-  test("as JSON, with its proof", () => {
-    const { status, stdout } = octachord(["changes", system, "--json"]);
+  test("as JSON, with its proof", async () => {
+    const { status, stdout } = await octachord(["changes", system, "--json"]);
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({
       changes: [{ kind: "setting", words: "Set “eARC” to on at Television" }],
@@ -118,41 +142,41 @@ describe("the smallest set of changes", () => {
       lowers: [],
     });
   });
-  test("with nothing to buy, and with something bought", () => {
-    expect(octachord(["changes", demo("flat-4b"), "--no-purchase"]).status).toBe(1);
-    const { stdout } = octachord(["changes", demo("flat-4b"), "--buy", "tv-earc", "--json"]);
+  test("with nothing to buy, and with something bought", async () => {
+    expect((await octachord(["changes", demo("flat-4b"), "--no-purchase"])).status).toBe(1);
+    const { stdout } = await octachord(["changes", demo("flat-4b"), "--buy", "tv-earc", "--json"]);
     const report = JSON.parse(stdout) as { purchases: { lifts: string[] }[] };
     expect(report.purchases[0]?.lifts).toHaveLength(4);
-    const boxed = JSON.parse(octachord(["changes", demo("flat-4b"), "--van", "earc-extractor-mixed", "--json"]).stdout) as {
+    const boxed = JSON.parse((await octachord(["changes", demo("flat-4b"), "--van", "earc-extractor-mixed", "--json"])).stdout) as {
       changes: { kind: string }[];
       lifts: string[];
     };
     expect(boxed.changes.map(({ kind }) => kind)).toContain("box");
     expect(boxed.lifts.length).toBeGreaterThan(0);
-    expect(octachord(["changes", demo("flat-4b"), "--van", "no-such-box"])).toMatchObject({ status: 2, stdout: "" });
-    expect(octachord(["changes", demo("flat-4b"), "--buy", "no-such-thing"])).toMatchObject({ status: 2, stdout: "" });
+    expect(await octachord(["changes", demo("flat-4b"), "--van", "no-such-box"])).toMatchObject({ status: 2, stdout: "" });
+    expect(await octachord(["changes", demo("flat-4b"), "--buy", "no-such-thing"])).toMatchObject({ status: 2, stdout: "" });
   });
 });
 
 describe("the wiring map", () => {
-  test("is an SVG drawing with every device, and the strings of a row that is named", () => {
-    const plain = octachord(["map", demo("sail-loft")]);
+  test("is an SVG drawing with every device, and the strings of a row that is named", async () => {
+    const plain = await octachord(["map", demo("sail-loft")]);
     expect(plain.status).toBe(0);
     expect(plain.stdout).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg".*Sail Loft: wiring map.*<\/svg>\n$/s);
-    expect(octachord(["map", demo("sail-loft"), "--row", "no/such/row"])).toMatchObject({ status: 2, stdout: "" });
-    expect(octachord(["map", demo("sail-loft"), "--feet", "-o", "map.svg"]).status).toBe(0);
+    expect(await octachord(["map", demo("sail-loft"), "--row", "no/such/row"])).toMatchObject({ status: 2, stdout: "" });
+    expect((await octachord(["map", demo("sail-loft"), "--feet", "-o", "map.svg"])).status).toBe(0);
     expect(readFileSync(join(folder, "map.svg"), "utf8")).toContain("ft");
   });
 });
 
 describe("capability blocks", () => {
-  test("made, merged and shown", () => {
+  test("made, merged and shown", async () => {
     writeFileSync(join(folder, "tv.json"), '{"archetype":"tv-earc"}');
     writeFileSync(join(folder, "bar.json"), '{"archetype":"bar-one-input"}');
-    expect(octachord(["edid", "make", "tv.json", "-o", "tv.bin"]).status).toBe(0);
-    expect(octachord(["edid", "make", "bar.json", "-o", "bar.bin"]).status).toBe(0);
-    expect(octachord(["edid", "merge", "--picture", "tv.bin", "--sound", "bar.bin", "-o", "both.bin"]).status).toBe(0);
-    const lines = octachord(["edid", "show", "both.bin", "tv.bin", "--json"]).stdout.trim().split("\n");
+    expect((await octachord(["edid", "make", "tv.json", "-o", "tv.bin"])).status).toBe(0);
+    expect((await octachord(["edid", "make", "bar.json", "-o", "bar.bin"])).status).toBe(0);
+    expect((await octachord(["edid", "merge", "--picture", "tv.bin", "--sound", "bar.bin", "-o", "both.bin"])).status).toBe(0);
+    const lines = (await octachord(["edid", "show", "both.bin", "tv.bin", "--json"])).stdout.trim().split("\n");
     const [both, tv] = lines.map(
       (line) => JSON.parse(line) as { file: string; valid: boolean; vics: number[]; audio: { coding: string }[] },
     );
@@ -161,9 +185,9 @@ describe("capability blocks", () => {
     expect(both?.audio.map(({ coding }) => coding)).toContain("dts-hd-ma");
     expect(tv?.audio.map(({ coding }) => coding)).not.toContain("dts-hd-ma");
   });
-  test("1: one that breaks the standard is shown with its faults", () => {
+  test("1: one that breaks the standard is shown with its faults", async () => {
     writeFileSync(join(folder, "cut.bin"), readFileSync(join(folder, "tv.bin")).subarray(0, 200));
-    const { status, stdout } = octachord(["edid", "show", "cut.bin", "--json"]);
+    const { status, stdout } = await octachord(["edid", "show", "cut.bin", "--json"]);
     expect(status).toBe(1);
     expect(JSON.parse(stdout)).toMatchObject({ valid: false, manufacturer: "OCT" });
   });
@@ -171,25 +195,25 @@ describe("capability blocks", () => {
     ["no such file", ["edid", "show", "nowhere.bin"], /^octachord: nowhere\.bin: there is no such file\.\n$/],
     ["a device without an HDMI input", ["edid", "make", "amp.json", "-o", "x.bin"], /^octachord: amp\.json: ports: expected an HDMI input/],
     ["no device at all", ["edid", "make", "none.json", "-o", "x.bin"], /^octachord: none\.json: expected a device as JSON/],
-  ])("2: %s", (_what, args, line) => {
+  ])("2: %s", async (_what, args, line) => {
     writeFileSync(join(folder, "amp.json"), '{"archetype":"amplifier-knob"}');
     writeFileSync(join(folder, "none.json"), "not json");
-    const { status, stdout, stderr } = octachord(args);
+    const { status, stdout, stderr } = await octachord(args);
     expect([status, stdout]).toEqual([2, ""]);
     expect(stderr).toMatch(line);
   });
 });
 
 describe("octachord cec", () => {
-  test("plays an act with its frames in plain words, and says how it ends", () => {
-    const { status, stdout } = octachord(["cec", demo("sail-loft"), "--event", "wake:console"]);
+  test("plays an act with its frames in plain words, and says how it ends", async () => {
+    const { status, stdout } = await octachord(["cec", demo("sail-loft"), "--event", "wake:console"]);
     expect(status).toBe(0);
     expect(stdout).toContain("BF:82:31:00  Console tells everyone: I am the source (3.1.0.0).");
     expect(stdout).toMatch(/Wake Console with its own remote: As wanted\. Picture after 14.s, sound after 19.s\.\n$/);
   });
 
-  test("--json has frames, the end and the verdict", () => {
-    const { status, stdout } = octachord(["cec", demo("village-hall"), "--event", "wake:disc", "--json"]);
+  test("--json has frames, the end and the verdict", async () => {
+    const { status, stdout } = await octachord(["cec", demo("village-hall"), "--event", "wake:disc", "--json"]);
     expect(status).toBe(1);
     const report = JSON.parse(stdout) as { frames: { t_ms: number; bytes: string; opcode: number; says: string }[] };
     expect(report.frames[0]).toMatchObject({ bytes: "40:04", opcode: 4, says: "Disc player asks Projector: wake and show a picture." });
@@ -201,37 +225,37 @@ describe("octachord cec", () => {
     });
   });
 
-  test("lists the events of a job, and an unknown one is refused with those that are known", () => {
-    const { stdout } = octachord(["cec", demo("flat-4b"), "--list"]);
+  test("lists the events of a job, and an unknown one is refused with those that are known", async () => {
+    const { stdout } = await octachord(["cec", demo("flat-4b"), "--list"]);
     expect(stdout).toContain("tv-remote-power-on  switch on with the remote of Television\n");
-    const unknown = octachord(["cec", demo("flat-4b"), "--event", "sing"]);
+    const unknown = await octachord(["cec", demo("flat-4b"), "--event", "sing"]);
     expect(unknown.status).toBe(2);
     expect(unknown.stderr).toMatch(/^octachord: --event: this job knows no “sing”; its events are tv-remote-power-on, /);
   });
 
-  test("without an event judges every act of the house; a projector without speakers never sounds in place of the bar", () => {
-    const { status, stdout } = octachord(["cec", demo("attic-screen"), "--json"]);
+  test("without an event judges every act of the house; a projector without speakers never sounds in place of the bar", async () => {
+    const { status, stdout } = await octachord(["cec", demo("attic-screen"), "--json"]);
     expect(status).toBe(1);
     const { acts, conflicts } = JSON.parse(stdout) as { acts: { event: string; verdict: { verdict: string } }[]; conflicts: unknown[] };
     expect(acts.filter(({ verdict }) => verdict.verdict !== "as-wished").map(({ event }) => event)).toEqual(["wrong-remote"]);
     expect(conflicts).toEqual([]);
   });
 
-  test("prints the table of addresses, in the order in which power comes back", () => {
-    const { status, stdout } = octachord(["cec", demo("sail-loft"), "--addresses", "--order", "console", "disc-player", "--json"]);
+  test("prints the table of addresses, in the order in which power comes back", async () => {
+    const { status, stdout } = await octachord(["cec", demo("sail-loft"), "--addresses", "--order", "console", "disc-player", "--json"]);
     expect(status).toBe(0);
     const { addresses } = JSON.parse(stdout) as { addresses: { device: string; physical: string; logical: number | null }[] };
     const of = (id: string) => addresses.find(({ device }) => device === id);
     // CEC 1.4 table 5: playback devices take 4, 8 and 11 in the order in which they call.
     expect([of("console")?.logical, of("disc-player")?.logical, of("streamer")?.logical]).toEqual([4, 8, 11]);
     expect(of("television")).toMatchObject({ physical: "0.0.0.0", logical: 0 });
-    expect(octachord(["cec", demo("sail-loft"), "--addresses", "--order", "nobody"]).status).toBe(2);
+    expect((await octachord(["cec", demo("sail-loft"), "--addresses", "--order", "nobody"])).status).toBe(2);
   });
 });
 
 describe("plans", () => {
-  test("as sentences: the best of each school, what is missing for it, how sure that is, and what this room does not allow", () => {
-    const { status, stdout } = octachord(["plan", demo("attic-screen"), "--van", "earc-extractor-mixed"]);
+  test("as sentences: the best of each school, what is missing for it, how sure that is, and what this room does not allow", async () => {
+    const { status, stdout } = await octachord(["plan", demo("attic-screen"), "--van", "earc-extractor-mixed"]);
     expect(status).toBe(0);
     expect(stdout).toMatch(
       /^1\. Everything into the sound system, 99\.0 points\n {3}Streamer into Bar\. Bar connects to Projector “HDMI 1”\.\n/,
@@ -240,8 +264,8 @@ describe("plans", () => {
     expect(stdout).toMatch(/Not here: Everything into the screen: .*\./);
   });
 
-  test("as JSON: plans with school, score, figures, cables, settings, arrivals and why", () => {
-    const { status, stdout } = octachord([
+  test("as JSON: plans with school, score, figures, cables, settings, arrivals and why", async () => {
+    const { status, stdout } = await octachord([
       "plan",
       demo("attic-screen"),
       "--van",
@@ -266,15 +290,15 @@ describe("plans", () => {
     ["a pin of nobody", ["--pin", "nobody:bar"], /^octachord: --pin: “nobody:bar” names nothing in this job/],
     ["a box that is none", ["--van", "console-mat"], /^octachord: --van: there is no box “console-mat” on the shelf\.\n$/],
     ["no count", ["--top", "many"], /^octachord: --top: expected a whole number from 1\.\n$/],
-  ])("2: %s", (_what, args, line) => {
-    const { status, stdout, stderr } = octachord(["plan", demo("attic-screen"), ...args]);
+  ])("2: %s", async (_what, args, line) => {
+    const { status, stdout, stderr } = await octachord(["plan", demo("attic-screen"), ...args]);
     expect({ status, stdout }).toEqual({ status: 2, stdout: "" });
     expect(stderr).toMatch(line);
   });
 });
 
-test("wishes that cannot all be had: exit 1, and the smallest set of them", () => {
-  const { status, stdout } = octachord([
+test("wishes that cannot all be had: exit 1, and the smallest set of them", async () => {
+  const { status, stdout } = await octachord([
     "plan",
     demo("flat-4b"),
     "--van",
@@ -291,8 +315,8 @@ test("wishes that cannot all be had: exit 1, and the smallest set of them", () =
   expect(conflict.map(({ must, device }) => `${must}:${device}`).toSorted()).toEqual(["keep:bar", "keep:television", "sounds:television"]);
 });
 
-test("why not so: planned with it, and what is lost, in one line", () => {
-  const { status, stdout } = octachord([
+test("why not so: planned with it, and what is lost, in one line", async () => {
+  const { status, stdout } = await octachord([
     "plan",
     demo("receiver-den"),
     "--van",
@@ -304,12 +328,12 @@ test("why not so: planned with it, and what is lost, in one line", () => {
   ]);
   expect(status).toBe(0);
   expect(stdout).toMatch(/Why not console:television\? \d+\.\d points behind the best: .*Console.* into Television.* Console, game: /);
-  expect(octachord(["plan", demo("receiver-den"), "--why-not", "console:nowhere"]).status).toBe(2);
+  expect((await octachord(["plan", demo("receiver-den"), "--why-not", "console:nowhere"])).status).toBe(2);
 });
 
-test("plans that none beats, and what would change the best, beside the plans and in the machine form", () => {
+test("plans that none beats, and what would change the best, beside the plans and in the machine form", async () => {
   const args = ["plan", demo("sail-loft"), "--van", "switch-3x1", "--trades", "--what-if", "--top", "1"];
-  const { status, stdout } = octachord([...args, "--json"]);
+  const { status, stdout } = await octachord([...args, "--json"]);
   expect(status).toBe(0);
   const { trades, whatIf } = JSON.parse(stdout) as {
     trades: { words: string; trade: { arrivals: number; ease: number; cost: number; work: number }; cables: unknown[] }[];
@@ -322,49 +346,49 @@ test("plans that none beats, and what would change the best, beside the plans an
     expect(cables.length).toBeGreaterThan(0);
   }
   for (const { gain } of whatIf) expect(gain).toBeGreaterThanOrEqual(0.5);
-  expect(octachord(args).stdout).toMatch(/(arrives|cheapest|easiest|least work).*: .* into /i);
+  expect((await octachord(args)).stdout).toMatch(/(arrives|cheapest|easiest|least work).*: .* into /i);
 });
 
 describe("rooms and sound", () => {
-  test("room prints what to dial, and --json gives it as figures", () => {
-    const { status, stdout } = octachord(["room", demo("receiver-den")]);
+  test("room prints what to dial, and --json gives it as figures", async () => {
+    const { status, stdout } = await octachord(["room", demo("receiver-den")]);
     expect(status).toBe(0);
     expect(stdout).toContain("Distance, left surround: 2\u2009m");
-    const report = JSON.parse(octachord(["room", demo("receiver-den"), "--json"]).stdout) as {
+    const report = JSON.parse((await octachord(["room", demo("receiver-den"), "--json"])).stdout) as {
       rooms: { speakers: { channel: string; placed: string }[] }[];
     };
     expect(report.rooms[0]?.speakers.map(({ channel }) => channel)).toEqual(["L", "R", "C", "LFE", "Ls", "Rs"]);
   });
 
-  test("room and template write PDF and SVG, and say what is wrong with a unit, a paper or a name", () => {
-    expect(octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "bar.pdf", "--paper", "letter"])).toMatchObject({
+  test("room and template write PDF and SVG, and say what is wrong with a unit, a paper or a name", async () => {
+    expect(await octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "bar.pdf", "--paper", "letter"])).toMatchObject({
       status: 0,
     });
     expect(readFileSync(join(folder, "bar.pdf")).subarray(0, 5).toString()).toBe("%PDF-");
-    expect(octachord(["room", demo("attic-screen"), "-o", "attic.svg"])).toMatchObject({ status: 0 });
+    expect(await octachord(["room", demo("attic-screen"), "-o", "attic.svg"])).toMatchObject({ status: 0 });
     expect(readFileSync(join(folder, "attic.svg"), "utf8")).toContain("</svg>");
-    expect(octachord(["template", demo("attic-screen"), "--unit", "rear", "-o", "x.svg"])).toMatchObject({
+    expect(await octachord(["template", demo("attic-screen"), "--unit", "rear", "-o", "x.svg"])).toMatchObject({
       status: 2,
       stderr: expect.stringContaining("bar/subwoofer") as string,
     });
-    expect(octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "x.png"]).status).toBe(2);
-    expect(octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "x.svg", "--paper", "a9"]).stderr).toBe(
+    expect((await octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "x.png"])).status).toBe(2);
+    expect((await octachord(["template", demo("attic-screen"), "--unit", "bar", "-o", "x.svg", "--paper", "a9"])).stderr).toBe(
       "octachord: --paper: expected one of a4, letter.\n",
     );
   });
 
-  test("measure makes a signal, reads its recording, and refuses what is none", () => {
-    expect(octachord(["measure", "make", "--layout", "2.0", "-o", "signal.wav"])).toMatchObject({ status: 0 });
-    const read = octachord(["measure", "read", "signal.wav", "--signal", "signal.json", "--json"]);
+  test("measure makes a signal, reads its recording, and refuses what is none", async () => {
+    expect(await octachord(["measure", "make", "--layout", "2.0", "-o", "signal.wav"])).toMatchObject({ status: 0 });
+    const read = await octachord(["measure", "read", "signal.wav", "--signal", "signal.json", "--json"]);
     // Of the two channels of the signal itself the louder is read, so that one of them is silent.
     expect(read.status).toBe(1);
     expect((JSON.parse(read.stdout) as { channels: { heard: boolean }[] }).channels.filter(({ heard }) => heard)).toHaveLength(1);
     written("song.wav", "ID3 not a wav at all");
-    expect(octachord(["measure", "read", "song.wav", "--signal", "signal.json"])).toMatchObject({
+    expect(await octachord(["measure", "read", "song.wav", "--signal", "signal.json"])).toMatchObject({
       status: 2,
       stderr: expect.stringContaining("MP3") as string,
     });
-    expect(octachord(["measure", "read", "signal.wav", "--signal", "song.wav"]).status).toBe(2);
-    expect(octachord(["measure", "make", "--layout", "9.9", "-o", "x.wav"]).status).toBe(2);
+    expect((await octachord(["measure", "read", "signal.wav", "--signal", "song.wav"])).status).toBe(2);
+    expect((await octachord(["measure", "make", "--layout", "9.9", "-o", "x.wav"])).status).toBe(2);
   });
 });

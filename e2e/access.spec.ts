@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import { importDemo, socket } from "./support";
 
-const PLACES = ["brief", "gear", "patch", "plans", "arrivals", "control", "room", "runsheet"] as const;
+const PLACES = ["brief", "gear", "patch", "plans", "arrivals", "control", "room", "runsheet", "prove"] as const;
 
 async function expectNoSeriousIssue(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -20,7 +20,7 @@ for (const theme of ["dim", "day"] as const) {
     const flat = await importDemo(request, "flat-4b");
     const hall = await importDemo(request, "village-hall");
     const places = [
-      ...["/", "/?bin=1", "/join", "/stock", "/settings"],
+      ...["/", "/?bin=1", "/days", "/join", "/stock", "/settings"],
       ...[
         "gear",
         "gear?show=facts",
@@ -38,7 +38,7 @@ for (const theme of ["dim", "day"] as const) {
         "control?view=habits",
         "control?view=trace",
       ].map((place) => `/jobs/${flat}/${place}`),
-      `/jobs/${hall}/brief`,
+      ...["brief", "room", "runsheet", "prove", "prove?kind=act"].map((place) => `/jobs/${hall}/${place}`),
       `/jobs/${hall}/patch?cable=matrix-projector`,
     ];
     for (const place of places) {
@@ -94,7 +94,7 @@ test("the first load of compressed script is at most 350 kB on the docket and 45
 test("every place fits a narrow screen without a sideways scroll of the page", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.setViewportSize({ width: 834, height: 1112 });
-  for (const path of ["/", "/join", "/stock", "/settings", "/shelf", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
+  for (const path of ["/", "/days", "/join", "/stock", "/settings", "/shelf", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
@@ -105,7 +105,7 @@ test("at twice the size of the print every place still shows its work, by scroll
   const id = await importDemo(request, "sail-loft");
   // A browser at 200 % of 1280 × 800 lays out 640 × 400.
   await page.setViewportSize({ width: 640, height: 400 });
-  for (const path of ["/", "/join", "/stock", "/settings", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
+  for (const path of ["/", "/days", "/join", "/stock", "/settings", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
