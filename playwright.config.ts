@@ -10,7 +10,9 @@ process.env.OCTACHORD_E2E_DATA ??= mkdtempSync(join(tmpdir(), "octachord-e2e-"))
 export default defineConfig({
   testDir: "e2e",
   timeout: 60_000,
-  workers: 1,
+  // Both cores of the smallest machine that this is run on; what one test does makes another wait.
+  workers: 2,
+  expect: { timeout: 15_000 },
   retries: process.env.CI ? 1 : 0,
   forbidOnly: Boolean(process.env.CI),
   reporter: [["list"], ["json", { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? ".scratch/results/browser.json" }]],

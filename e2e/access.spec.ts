@@ -48,8 +48,11 @@ for (const theme of ["dim", "day"] as const) {
       await expectNoSeriousIssue(page);
     }
     await page.goto(`/jobs/${flat}/patch`);
-    await socket(page, "television", "optical-out").click();
-    await expect(page.getByRole("listbox", { name: "Sockets of this room" })).toBeVisible();
+    // A press before the page has come alive opens nothing.
+    await expect(async () => {
+      await socket(page, "television", "optical-out").click();
+      await expect(page.getByRole("listbox", { name: "Sockets of this room" })).toBeVisible({ timeout: 2000 });
+    }).toPass();
     await expectNoSeriousIssue(page);
     await page.goto(`/jobs/${flat}/gear`);
     await page.getByRole("button", { name: "Add a device" }).click();

@@ -86,8 +86,8 @@ test.describe("a file that cannot be taken in", () => {
     ["wrong JSON", "{", /bad\.json could not be imported\. The file is not JSON/],
     [
       "a newer version",
-      '{"format":"octachord-job","version":3,"name":"x"}',
-      /this file is of version 3, this program reads up to version 2/,
+      '{"format":"octachord-job","version":4,"name":"x"}',
+      /this file is of version 4, this program reads up to version 3/,
     ],
     ["11 MB", `"${"x".repeat(11 * 1024 * 1024)}"`, /The file has 11\.0.MB/],
     [
