@@ -275,6 +275,11 @@ export const Device = z.strictObject({
   units: z.array(SpeakerUnit).max(32).default([]),
   /** What fits it to its room; null: nothing, or not known. */
   dials: Dials.nullable().default(null),
+  /** What its own display says while a coding plays, where that is not the coding's name. */
+  displayWords: z
+    .array(z.strictObject({ coding: z.enum(CODING_IDS), words: z.string().trim().min(1).max(60) }))
+    .max(CODING_IDS.length)
+    .default([]),
   note: z.string().max(4000).default(""),
   /** The sound system that its sound is meant for, where a room has several; null: that of the brief. */
   heardFrom: Slug.nullable().default(null),

@@ -14,6 +14,7 @@ const deviceFields = z.strictObject({
   speaksCec: Device.shape.speaksCec.unwrap(),
   control: Device.shape.control.unwrap(),
   habits: Device.shape.habits.unwrap(),
+  displayWords: Device.shape.displayWords.unwrap(),
   volume: Device.shape.volume.unwrap(),
   units: Device.shape.units.unwrap(),
   dials: Device.shape.dials.unwrap(),

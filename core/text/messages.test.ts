@@ -17,6 +17,7 @@ import {
   nextActWords,
   pictureRunWords,
   POWER_WORDS,
+  predictionLines,
   questionWords,
   rowText,
   tableTroubleSentence,
@@ -236,4 +237,18 @@ test.each([
 
 test("a job with nothing in it has a message too", () => {
   expect(boardText(emptyJob("New room"), [])).toBe("New room: 0 of 0 rows at their best");
+});
+
+test("a display that has its own words for a coding is predicted to say them, in Prove and on the run sheet", () => {
+  const job = demoJob("sail-loft");
+  const row = solve(job, "planned").rows.find(({ arrives }) => arrives?.coding === "eac3");
+  if (!row) throw new Error("the loft no longer plays Dolby Digital Plus");
+  const corrected = made(job, {
+    kind: "edit-device",
+    device: row.system ?? "",
+    fields: { displayWords: [{ coding: "eac3", words: "DOLBY DIGITAL+" }] },
+  });
+  const coding = (one: Job) => predictionLines(one, row).find(({ name }) => name === "Coding")?.words;
+  expect(coding(job)).toBe("Dolby Digital Plus 5.1 + objects");
+  expect(coding(corrected)).toBe("Dolby Digital Plus 5.1 + objects (its display says “DOLBY DIGITAL+”)");
 });

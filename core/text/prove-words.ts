@@ -1,5 +1,5 @@
 import { castOf, type Household, type JudgedAct } from "@/core/cec";
-import type { Arrival } from "@/core/chain";
+import type { Arrival, Stream } from "@/core/chain";
 import { codingFact, type Channel } from "@/core/facts";
 import { findDevice, type Job, type Seen } from "@/core/job";
 import { unreachable } from "@/core/outcome";
@@ -43,10 +43,10 @@ export function findTitleWords(job: Job, row: Arrival): string {
 }
 
 /** What the two lines of the display say, and what else is seen and heard. */
-export function predictionLines(row: Arrival): readonly { readonly name: string; readonly words: string }[] {
+export function predictionLines(job: Job, row: Arrival): readonly { readonly name: string; readonly words: string }[] {
   const { arrives, leaves, plays, picture, lipSyncMs } = row;
   return [
-    { name: "Coding", words: arrives ? streamWords(arrives) : "nothing; the sound system stays silent" },
+    { name: "Coding", words: arrives ? displayedWords(job, row, arrives) : "nothing; the sound system stays silent" },
     ...(arrives ? [{ name: "Mode", words: modeLine(row) }] : []),
     ...(leaves && arrives ? [{ name: "At the player", words: badgeWords(row) }] : []),
     ...(plays ? [{ name: "Heard", words: playedWords(plays, arrives) }] : []),
@@ -60,6 +60,12 @@ export function predictionLines(row: Arrival): readonly { readonly name: string;
           },
         ]),
   ];
+}
+
+/** What the display should say: the coding, and this device's own words for it where somebody wrote them down. */
+export function displayedWords(job: Job, { system }: Pick<Arrival, "system">, arrives: Stream): string {
+  const own = system === null ? undefined : findDevice(job, system)?.displayWords.find(({ coding }) => coding === arrives.coding);
+  return `${streamWords(arrives)}${own ? ` (its display says “${own.words}”)` : ""}`;
 }
 
 /** In stereo and all-channel modes a display goes on showing the full coding, so its mode is looked at by itself. */

@@ -2,7 +2,8 @@ import type { Arrival } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import { findDevice, findPort, type Job } from "@/core/job";
 import type { VisitStep } from "@/core/visit";
-import { playedWords, streamWords } from "./sound-words";
+import { displayedWords } from "./prove-words";
+import { playedWords } from "./sound-words";
 import { cableOfStep } from "./visit-words";
 
 /** Settings after which a player or screen makes its link anew. */
@@ -40,21 +41,24 @@ export function signWords(job: Job, step: VisitStep, rows: readonly Arrival[]): 
     case "calibrate":
       return "It says that it has finished; none of its units is reported missing.";
     case "prove":
-      return predictedWords(rows.find(({ id }) => id === step.row));
+      return predictedWords(
+        job,
+        rows.find(({ id }) => id === step.row),
+      );
     default:
       return null;
   }
 }
 
 /** What the display should show of a row: "Display: Dolby TrueHD; 5.1 plays." */
-function predictedWords(row: Arrival | undefined): string | null {
+function predictedWords(job: Job, row: Arrival | undefined): string | null {
   if (!row?.arrives) return row ? "Nothing sounds from the sound system." : null;
   const plays = row.plays ? `; ${playedWords(row.plays, row.arrives)}` : "";
   const step =
     row.lipSyncMs === null
       ? ""
       : ` Sound ${Math.abs(Math.round(row.lipSyncMs))}\u2009ms ${row.lipSyncMs < 0 ? "before" : "after"} the picture.`;
-  return `The display says ${streamWords(row.arrives)}${plays}.${step}`;
+  return `The display says ${displayedWords(job, row, row.arrives)}${plays}.${step}`;
 }
 
 /** What can hurt somebody in a step; null where nothing can. */

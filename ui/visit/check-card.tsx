@@ -16,6 +16,7 @@ import {
   watchWords,
 } from "@/core/text";
 import { visitWords } from "@/ui/words";
+import { DisplayWords } from "./display-words";
 import { ActSeenChoice, RowSeenChoice, SpeakerSeenChoice } from "./seen-choice";
 import { entered } from "./step-card";
 import { StepExtras, useExtras } from "./step-extras";
@@ -82,13 +83,14 @@ function Prediction({ job, check, judged }: Pick<CheckCardProps, "job" | "check"
             <b>{visitWords.find}</b> {findTitleWords(job, check.row)}
           </p>
           <dl className={styles.predicted}>
-            {predictionLines(check.row).map(({ name, words }) => (
+            {predictionLines(job, check.row).map(({ name, words }) => (
               <div key={name}>
                 <dt>{name}</dt>
                 <dd>{words}</dd>
               </div>
             ))}
           </dl>
+          <DisplayWords job={job} row={check.row} />
           {watch.length ? (
             <p>
               <b>{visitWords.watch}</b> {watch.join(" ")}

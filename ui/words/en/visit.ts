@@ -91,6 +91,8 @@ export const visitWords = {
   kinds: { row: "Contents", act: "Everyday acts", speaker: "Speakers" },
   proven: (proven: number, all: number) => `${proven} of ${all} as predicted.`,
   otherwise: (count: number) => `${count} seen otherwise.`,
+  displayOf: (device: string, coding: string) => `What the display of ${device} says for ${coding}`,
+  displayPlaceholder: "Its display’s own words, if others",
   find: "Play:",
   watch: "Watch for:",
   startWatch: "Start the stopwatch",
