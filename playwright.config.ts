@@ -13,7 +13,7 @@ export default defineConfig({
   // Both cores of the smallest machine that this is run on; what one test does makes another wait.
   workers: 2,
   expect: { timeout: 15_000 },
-  retries: process.env.CI ? 1 : 0,
+  retries: process.env.CI ? 2 : 0,
   forbidOnly: Boolean(process.env.CI),
   reporter: [["list"], ["json", { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? ".scratch/results/browser.json" }]],
   outputDir: ".scratch/browser",
