@@ -1,7 +1,7 @@
 import { fileURLToPath } from "node:url";
 import { defineConfig } from "vitest/config";
 
-/** What is pure shares its modules from file to file: loading them anew for each would take longer than the tests. */
+/** What is pure shares its modules from file to file: loading them again for each would take longer than the tests. */
 const PURE = ["core/**/*.test.ts", "print/**/*.test.ts", "demo/**/*.test.ts", "docs/**/*.test.ts", "ui/**/*.test.ts"];
 /** What stubs the world, or keeps files and databases, has its modules for itself. */
 const APART = ["server/**/*.test.ts", "cli/**/*.test.ts", "*.test.ts", "ui/job/*.test.ts", "ui/kit/*.test.ts", "ui/visit/*.test.ts"];

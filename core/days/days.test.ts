@@ -19,7 +19,7 @@ test("a visit with no agreed time goes where it fits: before the agreed one, or 
   ]);
 });
 
-test("two households that were told times too close are both kept, and the missing minutes are told", () => {
+test("two visits agreed too close together both stay, and the missing minutes are shown", () => {
   const [day] = planDays([visit("first", "09:00", 120), visit("second", "11:00", 60)]);
   expect(day?.visits.map(({ id, short }) => [id, short])).toEqual([
     ["first", 0],

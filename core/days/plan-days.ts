@@ -32,7 +32,7 @@ export const WAY_MINUTES = 30;
 
 /**
  * The days of some visits, in order. What is agreed stands where it was agreed; the others fill the gaps, the first that is long enough, in the
- * order given. Nobody is in two places: where an agreed visit comes too early, the missing minutes are told.
+ * order given. Nobody is in two places: where an agreed visit comes too early, the missing minutes are given.
  */
 export function planDays(visits: readonly VisitToPlan[]): readonly PlannedDay[] {
   const days = [...new Set(visits.map(({ day }) => day))].toSorted();

@@ -6,7 +6,7 @@ import { displayedWords } from "./prove-words";
 import { playedWords } from "./sound-words";
 import { cableOfStep } from "./visit-words";
 
-/** Settings after which a player or screen makes its link anew. */
+/** Settings after which a player or screen sets its link up again. */
 const LINK_TESTED: ReadonlySet<SettingKey> = new Set(["hdr", "video-format", "signal-format", "socket-mode", "edid-mode"]);
 
 /** How one sees that a step worked; null where there is nothing to see. */

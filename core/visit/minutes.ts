@@ -10,7 +10,7 @@ export interface MinutesRange {
 }
 export type MinutesTable = Readonly<Record<VisitWork, MinutesRange>>;
 
-/** What the firm's own visits took, by kind of work, and how many steps that is told from. */
+/** What the firm's own visits took, by kind of work, and from how many steps. */
 export type LearnedMinutes = Readonly<Partial<Record<VisitWork, { readonly from: number; readonly to: number; readonly steps: number }>>>;
 
 /** Fewer finished steps of a kind than this teach nothing. */

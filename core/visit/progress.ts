@@ -52,7 +52,7 @@ export interface ProgressOptions {
   readonly waiting?: ReadonlySet<string>;
 }
 
-/** What is left of the steps of a visit, scheduled anew. What is done or put off no longer holds up what follows. */
+/** What is left of the steps of a visit, scheduled again. What is done or put off no longer holds up what follows. */
 export function progressOf(
   job: Job,
   steps: readonly VisitStep[],

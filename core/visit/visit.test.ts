@@ -149,7 +149,7 @@ describe("steps come of the difference", () => {
   });
 });
 
-test("times are told to the quarter of a minute, so that the minutes of the steps add up to the whole by hand", () => {
+test("times are shown to the quarter of a minute, so that the minutes of the steps add up to the whole by hand", () => {
   const sheet = runSheet(demoJob("sail-loft"), 1);
   const told = (minutes: number) => durationWords(minutes);
   expect([told(3.5), told(6.25), told(60), told(69.5), told(0)]).toEqual([

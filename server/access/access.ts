@@ -1,4 +1,4 @@
-import { createHash, createHmac, randomBytes, timingSafeEqual } from "node:crypto";
+import { createHmac, randomBytes, timingSafeEqual } from "node:crypto";
 import { readFile, rename, writeFile } from "node:fs/promises";
 import { join } from "node:path";
 import { z } from "zod";
@@ -7,6 +7,7 @@ import { DAY_MS } from "../day";
 import { readStored } from "../stored";
 import { hashPassphrase, isPassphrase, PassphraseHash } from "./passphrase";
 import { Tickets } from "./tickets";
+import { hashed } from "./token-hash";
 import { Tries } from "./tries";
 
 const FILE = "access.json";
@@ -36,8 +37,6 @@ export interface Caller {
   readonly address: string;
   readonly agent: string;
 }
-
-const hashed = (token: string): string => createHash("sha256").update(token).digest("base64url");
 
 /** Who may come in where a passphrase is set: sessions by a signed cookie, kept beside the database. */
 export class Access {

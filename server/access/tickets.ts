@@ -1,10 +1,9 @@
-import { createHash, randomBytes } from "node:crypto";
+import { randomBytes } from "node:crypto";
+import { hashed } from "./token-hash";
 
 /** A ticket is good for so long, and so many may wait to be used. */
 const TICKET_MS = 5 * 60_000;
 const MOST_TICKETS = 20;
-
-const hashed = (ticket: string): string => createHash("sha256").update(ticket).digest("base64url");
 
 /** Tickets by which a phone beside a signed-in laptop comes in without typing the passphrase. Each opens once, and soon. */
 export class Tickets {

@@ -145,7 +145,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     if (!current) return commands;
     attempt = null;
     takeIn(current);
-    // It reached the server only now: the person is told that what seemed lost is there.
+    // It reached the server only now: the person learns that what seemed lost is there.
     if (current.revision === revision + 1) store.setState({ notice: jobWords.madeAgain(before.count), effect: null });
     return commands.slice(before.count);
   }

@@ -1,7 +1,7 @@
 import type { VisitEntry } from "@/core/job";
 import type { Observation, ProofCheck } from "@/core/proof";
 
-/** What was seen of the rows and acts of a job, by the entry that counts for each. Speakers are told by the ear, not by the chain. */
+/** What was seen of the rows and acts of a job, by the entry that counts for each. Speakers are judged by ear, not by the chain. */
 export const observationsSeen = (checks: readonly ProofCheck[], last: ReadonlyMap<string, VisitEntry>): readonly Observation[] =>
   checks.flatMap((check): Observation[] => {
     const entry = last.get(check.id);

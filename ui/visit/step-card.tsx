@@ -107,7 +107,7 @@ export const entered = ({ note, measured, photos }: Extras): Pick<VisitEntry, "n
   photos: [...photos],
 });
 
-/** Everything that is told of a step below its head. */
+/** The details of a step, below its heading. */
 function StepFacts({ job, step, rows, parts }: Pick<StepCardProps, "job" | "step" | "rows" | "parts">) {
   const [sign, caution, because, tools] = [signWords(job, step, rows), stepCaution(job, step), orderWords(step), stepTools(step)];
   const need = useMemo(() => needOfSetting(job, step), [job, step]);

@@ -46,7 +46,10 @@ export function useVisit(job: string): Visit {
     if (!answered) return;
     // What was ticked while the answer was on its way is still unsent.
     const since = latest.current.entries.filter(({ id }) => !sent.entries.some((entry) => entry.id === id));
-    keep(since.reduce(withEntry, answered.record));
+    const next = since.reduce(withEntry, answered.record);
+    // Entries are only ever added: as many as before are the same ones, and the page has nothing to work out again.
+    const { entries, unsent } = latest.current;
+    if (next.entries.length !== entries.length || next.unsent.length !== unsent.length) keep(next);
     tellNews(answered.revision);
     const photos = await sendPhotos(job);
     for (const attachment of photos.sent)
