@@ -9,8 +9,10 @@ import { liftingChanges, smallestChanges } from "@/core/plan";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bigJob } from "./big-job";
 import { benchControl } from "./control";
+import { benchDiagnosis, benchPolicies } from "./diagnose";
 import { benchDocket } from "./docket";
 import { benchAssignment, benchPlans } from "./plan";
+import { benchPrints } from "./print";
 import { benchRecording, benchRooms } from "./room";
 import { benchExplanations, benchVisits } from "./visit";
 
@@ -94,6 +96,12 @@ console.table(benchRooms(timed));
 console.log("Run sheets (aim for 60 steps: one person under 100 ms, two under 300 ms proven)");
 console.table(benchVisits((call, rounds) => timedShort(call, rounds)));
 console.table(benchExplanations((call, rounds) => timedShort(call, rounds)));
+console.log("Faults (aim: all of the largest demo job played under 1 s, the next check under 200 ms)");
+console.table(benchDiagnosis(once));
+console.log("Expected minutes of a search, over all complaints of the small rooms (aim: within a tenth of the optimal policy)");
+console.table(benchPolicies());
+console.log("Papers and packages (aim: the record of a job with 200 devices under 3 s)");
+console.table(await benchPrints());
 console.log("Sound (aim: a recording of 60 s and eight channels under 3 s)");
 console.table(benchRecording());
 

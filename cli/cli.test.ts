@@ -106,9 +106,37 @@ test("JSON comes on one line with the same board, also from standard input", asy
   expect(JSON.parse((await octachord(["validate", demo("flat-4b"), "--json"])).stdout)).toEqual({
     valid: true,
     name: "Flat 4B",
-    version: 3,
+    version: 5,
     devices: 4,
     cables: 3,
+  });
+});
+
+describe("handover", () => {
+  const out = (name: string) => join(mkdtempSync(join(tmpdir(), "octachord-out-")), name);
+  test("a package is a zip that is read like a job file, and gives itself again", async () => {
+    const [one, other] = [out("loft.zip"), out("again.zip")];
+    expect((await octachord(["handover", demo("sail-loft"), "-o", one, "--day", "2026-11-27"])).status).toBe(0);
+    expect((await octachord(["handover", one, "-o", other, "--day", "2026-11-27"])).status).toBe(0);
+    expect(readFileSync(other).equals(readFileSync(one))).toBe(true);
+  });
+  test("a sheet is a PDF in the language that was asked for", async () => {
+    const file = out("loft.pdf");
+    expect((await octachord(["handover", demo("sail-loft"), "-o", file, "--language", "es"])).status).toBe(0);
+    const pdf = readFileSync(file).toString("latin1");
+    expect(pdf).toMatch(/^%PDF-1/);
+    expect(pdf).toContain("/Lang (es)");
+  });
+  test.each([
+    [["-o", "x.doc"], /x\.doc: expected a name that ends in \.pdf or \.zip/],
+    [["-o", "x.pdf", "--sheet", "poem"], /--sheet: expected one of household, record/],
+    [["-o", "x.pdf", "--language", "xx"], /--language: expected one of en, es/],
+    [["-o", "x.pdf", "--paper", "a0"], /--paper: expected a4 or letter/],
+    [["-o", "/nowhere/x.pdf"], /could not be written/],
+  ])("2: %j", async (options, line) => {
+    const { status, stderr } = await octachord(["handover", demo("sail-loft"), ...options]);
+    expect(status).toBe(2);
+    expect(stderr).toMatch(line);
   });
 });
 
@@ -390,5 +418,96 @@ describe("rooms and sound", () => {
     });
     expect((await octachord(["measure", "read", "signal.wav", "--signal", "song.wav"])).status).toBe(2);
     expect((await octachord(["measure", "make", "--layout", "9.9", "-o", "x.wav"])).status).toBe(2);
+  });
+});
+
+describe("octachord faults, diagnose and practice", () => {
+  const hall = demo("village-hall");
+  const parsed = async (...args: string[]): Promise<unknown> => JSON.parse((await octachord([...args, "--json"])).stdout);
+
+  test("faults lists every fault with its place, its chance and its cure, the likeliest first", async () => {
+    const { faults } = (await parsed("faults", hall)) as {
+      faults: {
+        id: string;
+        kind: string;
+        at: { device?: string; setting?: string };
+        prior: number;
+        says: string;
+        cure: { minutes: number };
+      }[];
+    };
+    expect(faults.reduce((sum, { prior }) => sum + prior, 0)).toBeCloseTo(1, 6);
+    expect(faults.map(({ prior }) => prior)).toEqual(faults.map(({ prior }) => prior).toSorted((a, b) => b - a));
+    expect(faults.find(({ kind }) => kind === "muted")).toMatchObject({
+      at: { device: "receiver", setting: "mute" },
+      cure: { minutes: 0.25 },
+    });
+    const text = await octachord(["faults", hall]);
+    expect(text).toMatchObject({ status: 0, stderr: "" });
+    expect(text.stdout).toContain("“Mute” at Receiver is on.");
+  });
+
+  test("diagnose names what can be told and checked, the next check with its answers, and goes on from what was seen", async () => {
+    const { symptoms } = (await parsed("diagnose", hall, "--symptoms")) as { symptoms: { id: string }[] };
+    expect(symptoms.map(({ id }) => id)).toContain("silent:all");
+    const { checks } = (await parsed("diagnose", hall, "--checks")) as { checks: { id: string; answers: { answer: string }[] }[] };
+    type Stand = {
+      suspects: { fault: string; probability: number }[];
+      next: { check: string; why: string; answers: { answer: string; probability: number }[] } | null;
+      cure: { fault: string } | null;
+      expectedMinutes: number;
+    };
+    const first = (await parsed("diagnose", hall, "--symptom", "silent:all")) as Stand;
+    expect(first.suspects.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(1, 6);
+    expect(checks.map(({ id }) => id)).toContain(first.next?.check);
+    expect(first.next?.why).not.toBe("");
+    writeFileSync("obs.json", JSON.stringify([{ check: "set:receiver:mute", answer: "mended" }]));
+    const mended = (await parsed("diagnose", hall, "--symptom", "silent:all", "--observed", "obs.json")) as Stand;
+    expect(mended).toMatchObject({ next: null, cure: { fault: "muted:receiver/mute=on" }, expectedMinutes: 0 });
+  });
+
+  test("--plant plays the search against the broken room until it is cured", async () => {
+    const played = (await parsed("diagnose", hall, "--plant", "stale:receiver-matrix")) as {
+      line: { minutes: number }[];
+      found: string;
+      minutes: number;
+      cured: boolean;
+    };
+    expect(played).toMatchObject({ found: "stale:receiver-matrix", cured: true });
+    expect(played.minutes).toBe(played.line.reduce((sum, { minutes }) => sum + minutes, 0));
+  });
+
+  test("what is not there is named, with where to look", async () => {
+    expect(await octachord(["diagnose", hall, "--symptom", "silent:moon"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("“silent:moon”"),
+    });
+    expect(await octachord(["diagnose", hall, "--plant", "muted:moon"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("octachord faults"),
+    });
+    writeFileSync("odd.json", JSON.stringify([{ check: "lamp:receiver", answer: "purple" }]));
+    expect(await octachord(["diagnose", hall, "--observed", "odd.json"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("expected “on”"),
+    });
+    writeFileSync("bad.json", "[{}]");
+    expect(await octachord(["diagnose", hall, "--observed", "bad.json"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("bad.json"),
+    });
+  });
+
+  test("practice gives the rig of a seed, the same each time", async () => {
+    const [a, b] = [
+      await octachord(["practice", "--seed", "5", "--level", "formats", "--json"]),
+      await octachord(["practice", "--seed", "5", "--level", "formats", "--json"]),
+    ];
+    expect(a.stdout).toBe(b.stdout);
+    expect(JSON.parse(a.stdout)).toMatchObject({ seed: 5, level: "formats", faults: [expect.any(String)] });
+    expect(await octachord(["practice", "--seed", "5", "--level", "cellar"])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining("back-plate"),
+    });
   });
 });

@@ -13,14 +13,15 @@ export interface LabelsOptions {
   readonly rows: string;
   readonly margin: string;
   readonly start: string;
+  readonly mark?: boolean;
 }
 
 /** Writes the labels of both ends of every cable: PDF on label sheets, or CSV. */
-export async function labelsCommand(file: string, { output, paper, ...figures }: LabelsOptions): Promise<ExitCode> {
+export async function labelsCommand(file: string, { output, paper, mark = false, ...figures }: LabelsOptions): Promise<ExitCode> {
   if (!/\.(pdf|csv|svg)$/i.test(output)) throw new UnusableInput(`${output}: expected a name that ends in .pdf, .csv or .svg.`);
   const job = await readJobFile(file);
   if (/\.csv$/i.test(output)) {
-    await writeFile(output, labelTable(job)).catch(() => {
+    await writeFile(output, labelTable(job, { mark })).catch(() => {
       throw new UnusableInput(`${output}: could not be written.`);
     });
     return 0;

@@ -6,6 +6,9 @@ import type { PlanCommandOptions } from "./plan-command";
 import type { MapOptions } from "./map-command";
 import type { MeasureReadOptions } from "./measure-command";
 import type { RoomOptions } from "./room-command";
+import type { DiagnoseOptions } from "./diagnose-command";
+import type { PracticeOptions } from "./practice-command";
+import type { HandoverOptions } from "./handover-command";
 import type { LabelsOptions } from "./labels-command";
 import type { TemplateOptions } from "./template-command";
 
@@ -135,6 +138,37 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
       exitCode = await (await import("./prove-command")).proveCommand(file, options);
     });
   program
+    .command("faults")
+    .description("everything that can be wrong in a room, with how likely it is and what mends it")
+    .argument("<job>", jobHelp)
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: { json?: boolean }) => {
+      exitCode = await (await import("./diagnose-command")).faultsCommand(file, options);
+    });
+  program
+    .command("diagnose")
+    .description("what to check next, by what was heard and seen")
+    .argument("<job>", jobHelp)
+    .option("--symptoms", "list what a household can tell of this room")
+    .option("--checks", "list what can be looked at and mended, with the answers")
+    .option("--symptom <id...>", "what the household told")
+    .option("--observed <file>", "a JSON list of checks with their answers")
+    .option("--plant <fault>", "play the search against a room with this fault in it")
+    .option("--seed <number>", "of what the household tells, with --plant", "1")
+    .option("--json", "answer as JSON")
+    .action(async (file: string, options: DiagnoseOptions) => {
+      exitCode = await (await import("./diagnose-command")).diagnoseCommand(file, options);
+    });
+  program
+    .command("practice")
+    .description("a room with something wrong in it, to practise on")
+    .requiredOption("--seed <number>", "the same number gives the same rig")
+    .option("--level <level>", "back-plate, socket, formats, edid, control, room or mixed", "mixed")
+    .option("--json", "answer as JSON, with what is wrong and the line of the search")
+    .action(async (options: PracticeOptions) => {
+      exitCode = await (await import("./practice-command")).practiceCommand(options);
+    });
+  program
     .command("labels")
     .description("labels for both ends of every cable and speaker wire")
     .argument("<job>", jobHelp)
@@ -144,8 +178,23 @@ export async function main(args: readonly string[]): Promise<ExitCode> {
     .option("--rows <count>", "labels down the sheet", "8")
     .option("--margin <mm>", "white edge of the sheet", "8")
     .option("--start <number>", "the first label left on the sheet", "1")
+    .option("--mark", "a table that begins with a byte order mark, which some spreadsheets need")
     .action(async (file: string, options: LabelsOptions) => {
       exitCode = await (await import("./labels-command")).labelsCommand(file, options);
+    });
+  program
+    .command("handover")
+    .description("the household's sheet, the record or another document as PDF, or everything of a job as a zip of open files")
+    .argument("<job>", "a job file, a package (.zip), or - for standard input")
+    .requiredOption("-o, --output <file>", "a name that ends in .pdf or .zip")
+    .option("--sheet <sheet>", "household, record, map, board, plans, lists or runsheet", "household")
+    .option("--language <language>", "of the household's sheet, en or es; the job's own if not given")
+    .option("--paper <paper>", "a4 or letter", "a4")
+    .option("--firm <name>", "who made it", "")
+    .option("--phone <phone>", "whom to call", "")
+    .option("--day <day>", "the day to print on it, as YYYY-MM-DD; today if not given")
+    .action(async (file: string, options: HandoverOptions) => {
+      exitCode = await (await import("./handover-command")).handoverCommand(file, options);
     });
   const measure = program.command("measure").description("make a test signal, and read what a microphone recorded of it");
   measure

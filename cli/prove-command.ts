@@ -1,17 +1,18 @@
-import { readFile } from "node:fs/promises";
 import { z } from "zod";
 import { Observation } from "@/core/proof";
 import { proveReport } from "@/core/report";
 import type { ExitCode } from "./main";
 import { readJobFile } from "./read-job-file";
-import { UnusableInput } from "./unusable-input";
+import { readListFile } from "./read-list-file";
 
 const Observations = z.array(Observation).min(1).max(500);
+const EXPECTED =
+  'a list of {"row", "sees"}, or {"act", "sees"}; sees is "as-predicted", "silent", "no-picture", {"coding", "channels", "objects"} or, of an act, {"miss", "device"}';
 
 /** Asks which single facts of a room would explain what was seen on site. Exit code 1 where something was not as predicted. */
 export async function proveCommand(file: string, { observed, json = false }: { observed: string; json?: boolean }): Promise<ExitCode> {
   const job = await readJobFile(file);
-  const observations = await readObservations(observed);
+  const observations = await readListFile(observed, Observations, EXPECTED);
   const report = proveReport(job, observations);
   if (json) process.stdout.write(`${JSON.stringify(report)}\n`);
   else {
@@ -29,22 +30,4 @@ export async function proveCommand(file: string, { observed, json = false }: { o
     process.stdout.write(`${lines.join("\n")}\n`);
   }
   return report.unexpected === 0 && report.unknownRows.length + report.unknownActs.length === 0 ? 0 : 1;
-}
-
-async function readObservations(file: string): Promise<readonly Observation[]> {
-  const text = await readFile(file, "utf8").catch(() => {
-    throw new UnusableInput(`${file}: there is no such file.`);
-  });
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch {
-    throw new UnusableInput(`${file}: the file is not JSON.`);
-  }
-  const read = Observations.safeParse(raw);
-  if (read.success) return read.data;
-  const [issue] = read.error.issues;
-  throw new UnusableInput(
-    `${file}: ${issue?.path.join(".") || "the document"}: expected a list of {"row", "sees"}, or {"act", "sees"}; sees is "as-predicted", "silent", "no-picture", {"coding", "channels", "objects"} or, of an act, {"miss", "device"}.`,
-  );
 }

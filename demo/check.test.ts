@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { IS_PROVING } from "./tries-under-test";
 import { atHand, checkedPlans, checkPlan, weightsOf, wiringSpace, worthOfRoom } from "@/core/plan";
 import { changeWords } from "@/core/text";
 import { anyRoom, anySpace, variedIn } from "./any-room-under-test";
@@ -31,7 +32,7 @@ describe("the best plan of every demo job and system, judged from outside", () =
 });
 
 /** Rooms tried: a few in every run of the tests, all that are promised by `npm run prove`. */
-const ROOMS = process.env.OCTACHORD_PROVE ? 500 : 40;
+const ROOMS = IS_PROVING ? 500 : 40;
 
 test(`in ${ROOMS} rooms that differ in everything no neighbour of the best plan is better, and few plans hold a lead that the search does not think of`, () => {
   const tried = fc.sample(anyRoom, { seed: 14, numRuns: ROOMS });

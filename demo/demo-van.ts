@@ -38,8 +38,14 @@ export const DEMO_STOCK: readonly StockFields[] = [
   { what: { kind: "spare", name: "Hook-and-loop straps, pack of ten" }, count: 7, minimum: 3, price: 6 },
 ];
 
+/** The sign of the made-up firm: eight strings, a PNG of 136 by 64. */
+const SIGN =
+  "data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAIgAAABAAQAAAADpegImAAAAm0lEQVR42r3Uuw2AMAwE0EMUlIyQUTJahBiAlaBiDSQWCB1FxKcAJGxsLApcvu" +
+  "IcXQJY6eAHmT0TdwrOUUTOScFwnhiY+EPStUwWJWe2tDFwCYfEa5ksSs5kuYuOSUt63kcSNWe0vISaSUV6BjJB9Jze8g4LJjnpGZBEz2kM25eS" +
+  "SUF6Bp7lJWd1hm8wOSblved9HuUtZ/Hf/gkbHb5rYd4pvtQAAAAASUVORK5CYII=";
+
 export const DEMO_PREFERENCES: Preferences = {
   ...defaultPreferences(),
   currency: "cr",
-  firm: { name: "Halyard & Reed, room sound", address: "3 Ropewalk Yard", phone: "ext. 27" },
+  firm: { name: "Halyard & Reed, room sound", address: "3 Ropewalk Yard", phone: "ext. 27", picture: SIGN },
 };

@@ -1,5 +1,6 @@
 import { addStock, createJob, docketPage, keepPreferences, openDatabase } from "@/server";
-import { demoJob, demoJobNames } from "./demo-jobs";
+import { demoJobWithHistory } from "./demo-history";
+import { demoJobNames } from "./demo-jobs";
 import { DEMO_PREFERENCES, DEMO_STOCK } from "./demo-van";
 
 const folder = process.env.OCTACHORD_DATA;
@@ -9,7 +10,7 @@ if (!folder) throw new Error("OCTACHORD_DATA names the folder to fill");
 const db = await openDatabase(folder);
 const { total } = await docketPage(db, { q: "", phase: null, page: 1 });
 if (total === 0) {
-  for (const name of demoJobNames()) await createJob(db, demoJob(name), "import");
+  for (const name of demoJobNames()) await createJob(db, demoJobWithHistory(name), "import");
   for (const fields of DEMO_STOCK) await addStock(db, fields);
   await keepPreferences(db, DEMO_PREFERENCES);
   console.log("· loaded the demo jobs");

@@ -1,4 +1,5 @@
 import { expect, test } from "@playwright/test";
+import { STORED_VERSION } from "@/core/versions";
 import { choose, expectSaved, expectVerdicts, importDemo } from "./support";
 
 interface Envelope {
@@ -86,8 +87,8 @@ test.describe("a file that cannot be taken in", () => {
     ["wrong JSON", "{", /bad\.json could not be imported\. The file is not JSON/],
     [
       "a newer version",
-      '{"format":"octachord-job","version":4,"name":"x"}',
-      /this file is of version 4, this program reads up to version 3/,
+      `{"format":"octachord-job","version":${STORED_VERSION + 1},"name":"x"}`,
+      new RegExp(`this file is of version ${STORED_VERSION + 1}, this program reads up to version ${STORED_VERSION}`),
     ],
     ["11 MB", `"${"x".repeat(11 * 1024 * 1024)}"`, /The file has 11\.0.MB/],
     [

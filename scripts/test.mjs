@@ -27,8 +27,9 @@ function suite(name, file, call, count) {
 
 mkdirSync(results, { recursive: true });
 ensureDependencies();
-// The browser, and the decoder that our own is compared with; without the second those comparisons are left out.
-const wanted = ["chromium", "edid-decode"].filter((name) => !existsSync(`/usr/bin/${name}`));
+// The browser, and programs that read what ours writes (EDID, PDF); without those two the comparisons with them are left out.
+const PROGRAMS = { chromium: "chromium", "edid-decode": "edid-decode", pdftotext: "poppler-utils" };
+const wanted = Object.entries(PROGRAMS).flatMap(([program, name]) => (existsSync(`/usr/bin/${program}`) ? [] : [name]));
 if (wanted.length) installPackages(wanted);
 check("route types", () => tool("next/dist/bin/next", ["typegen"]));
 check("type check", () => tool("typescript/bin/tsc", ["--noEmit"]));

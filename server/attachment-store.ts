@@ -70,6 +70,15 @@ export async function writePhoto(
   return done({ id, name: name.slice(0, 200) || "photo", type, bytes: bytes.length, device });
 }
 
+/** Whether no photo is kept under an id. */
+export async function isFreeName(db: Database, id: string): Promise<boolean> {
+  if (await db.models.attachments.findByPk(id, { attributes: ["id"] })) return false;
+  return stat(fileOf(db, id)).then(
+    () => false,
+    () => true,
+  );
+}
+
 /** The row of a photo whose bytes are written. */
 export const photoRow = (jobId: string, { id, type, bytes }: Attachment) => ({
   id,

@@ -25,6 +25,8 @@ const Summary = z.looseObject({
   unknown: z.number(),
   next: z.looseObject({}),
   checks: z.array(z.looseObject({ id: z.string() })),
+  losses: z.record(z.string(), z.number()),
+  kinds: z.array(z.looseObject({ archetype: z.string(), device: z.string() })),
   worst: z.looseObject({ arrival: z.looseObject({}), spoken: z.string() }).nullable(),
 });
 
@@ -61,7 +63,7 @@ export async function docketPage(db: Database, query: JobQuery): Promise<DocketP
 }
 
 /** The kept summary; one that an older program made, or none, is made again and kept. Null where the document does not read. */
-async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | null> {
+export async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | null> {
   const kept = row.summaryVersion === DOCKET_VERSION ? readStored(Summary, row.summary) : null;
   // The column is written from `docketSummary` alone; what reads in outline is one.
   if (kept?.sound) return kept.value as unknown as DocketSummary;
@@ -70,4 +72,18 @@ async function summaryOf(db: Database, row: JobRow): Promise<DocketSummary | nul
   const columns = summaryColumns(job);
   await db.transact((transaction) => db.models.jobs.update(columns, { where: { id: row.id }, transaction }));
   return JSON.parse(columns.summary) as DocketSummary;
+}
+
+/** How many jobs are offered by name alone. */
+const MOST_NAMED = 500;
+
+/** The names of the firm's jobs, the latest first. */
+export async function jobNames(db: Database): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const rows = await db.models.jobs.findAll({
+    where: { binnedAt: null },
+    attributes: ["id", "name"],
+    order: [["updatedAt", "DESC"]],
+    limit: MOST_NAMED,
+  });
+  return rows.map(({ id, name }) => ({ id, name }));
 }

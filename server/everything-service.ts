@@ -5,6 +5,7 @@ import { readJobText, writeShelfFile, type Attachment, type Job, type JobTrouble
 import { done, refused, type Outcome } from "@/core/outcome";
 import { defaultPreferences, Preferences } from "@/core/preferences";
 import { StockFields } from "@/core/stock";
+import { jobFileText, PACKAGE_DOCUMENT as JOB, packagePhoto } from "@/core/report";
 import { fileStem } from "@/core/text";
 import { migrate, STORED_VERSION } from "@/core/versions";
 import { readZip, type ZipRefusal } from "@/core/zip";
@@ -20,7 +21,6 @@ import { readStored } from "./stored";
 import { withRecord } from "./visit-service";
 import { partOfText, writeZip, type ZipPart } from "./zip-file";
 
-const JOB = "job.octachord.json";
 const SHELF = "shelf.octachord.json";
 const VAN = "van.octachord.json";
 const SETTINGS = "settings.octachord.json";
@@ -35,8 +35,7 @@ Brought into another Octachord (Settings), it adds to what is there and replaces
 `;
 
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
-const photoFile = (folder: string, { id, type }: Pick<Attachment, "id" | "type">) =>
-  `${folder}/photos/${id}.${type.slice("image/".length)}`;
+const photoFile = (folder: string, photo: Pick<Attachment, "id" | "type">) => `${folder}/${packagePhoto(photo)}`;
 
 /** A package that was written. */
 export interface Packed {
@@ -72,7 +71,7 @@ async function partsOfJob(db: Database, id: string, number: number): Promise<rea
   const folder = `jobs/${String(number).padStart(4, "0")}-${read.ok ? fileStem(read.value.name) : "damaged"}`;
   if (!read.ok) return [partOfText(`${folder}/damaged.txt`, text)];
   return [
-    partOfText(`${folder}/${JOB}`, json(await withRecord(db, { id, job: read.value }))),
+    partOfText(`${folder}/${JOB}`, jobFileText(await withRecord(db, { id, job: read.value }))),
     ...read.value.attachments.map((photo): ZipPart => ({
       name: photoFile(folder, photo),
       chunks: async function* () {

@@ -1,7 +1,8 @@
 import { randomUUID } from "node:crypto";
 import type { Transaction } from "sequelize";
 import { z } from "zod";
-import { Command, editToKeep, readJob, textToKeep, type EditRefusal, type Job, type JobTrouble } from "@/core/job";
+import { Command, editToKeep, readJob, textToKeep, VisitEntry, type EditRefusal, type Job, type JobTrouble } from "@/core/job";
+import { replacedIn } from "@/core/handover";
 import { done, refused, type Outcome } from "@/core/outcome";
 import type { Database } from "./database";
 import { insertEntries } from "./visit-service";
@@ -75,8 +76,21 @@ export async function saveJob(db: Database, id: string, request: SaveRequest): P
     await updateJob(db, { id, ...changed.value, revision, at }, transaction);
     const event = "commands" in request ? { kind: "commands", commands: request.commands } : { kind: "document", document: job };
     await appendEvent(db, { jobId: id, revision, saveId, at, event }, transaction);
+    if ("commands" in request) await noteReplaced(db, { id, job: current.job, commands: request.commands, at }, transaction);
     return done({ id, revision, updatedAt: at, job });
   });
+}
+
+/** Writes down which devices others took the place of, once the room is wired: what is there later keeps its history. */
+async function noteReplaced(
+  db: Database,
+  { id, job, commands, at }: { readonly id: string; readonly job: Job; readonly commands: readonly Command[]; readonly at: string },
+  transaction: Transaction,
+): Promise<void> {
+  const entries = replacedIn(job, commands).map((event) =>
+    VisitEntry.parse({ id: randomUUID(), step: `event replaced ${event.device} ${at}`, state: "done", event, at }),
+  );
+  if (entries.length) await insertEntries(db, id, entries, transaction);
 }
 
 /** The job after a save with the text that is kept of it, which was read as a file is: what is answered with "saved" can be opened again. */

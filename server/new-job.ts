@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import type { Attachment, Job } from "@/core/job";
-import { findPhoto, forgetFiles, photoRow, writePhoto } from "./attachment-store";
+import { findPhoto, forgetFiles, isFreeName, photoRow, writePhoto } from "./attachment-store";
 import type { Database } from "./database";
 import type { StoredJob } from "./job-repository";
 import { createJobIn, type JobOrigin } from "./job-service";
@@ -22,7 +22,8 @@ export const photosOf =
 
 /**
  * Keeps a new job with its photos: the document, its log and the photos' rows are one transaction, and where that fails the files go again.
- * Photos get names of their own, so that nothing of another job is touched; one without bytes is left out of the document and told.
+ * A photo keeps its name where no other job has it, so that what was exported comes back as it was; else it gets one of its own. One without
+ * bytes is left out of the document and told.
  */
 export async function createWithPhotos(db: Database, job: Job, origin: JobOrigin, bytesOf: PhotoBytes): Promise<NewJob> {
   const id = randomUUID();
@@ -32,7 +33,8 @@ export async function createWithPhotos(db: Database, job: Job, origin: JobOrigin
   try {
     for (const attachment of job.attachments) {
       const bytes = await bytesOf(attachment);
-      const photo = bytes && (await writePhoto(db, { name: attachment.name, device: attachment.device, bytes }));
+      const id = (await isFreeName(db, attachment.id)) ? attachment.id : null;
+      const photo = bytes && (await writePhoto(db, { id, name: attachment.name, device: attachment.device, bytes }));
       if (photo?.ok) {
         written.push(photo.value);
         names.set(attachment.id, photo.value.id);

@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, zipSync } from "fflate";
-import { emptyJob, MAX_JOB_BYTES, MAX_PACKED_BYTES, readJobText, type Attachment, type Job, type JobTrouble } from "@/core/job";
+import { emptyJob, MAX_JOB_BYTES, MAX_PACKED_BYTES, readJobText, type Job, type JobTrouble } from "@/core/job";
 import { done, refused, type Outcome } from "@/core/outcome";
+import { isReadFromPackage, jobFileText, PACKAGE_DOCUMENT, packagePhoto } from "@/core/report";
 import { readZip, type ZipBudget, type ZipRefusal } from "@/core/zip";
 import { jobFromTemplate } from "@/core/template";
 import { findPhoto } from "./attachment-store";
@@ -10,11 +11,8 @@ import { createJob } from "./job-service";
 import { createWithPhotos, photosOf, type NewJob } from "./new-job";
 import { withRecord } from "./visit-service";
 
-const DOCUMENT = "job.octachord.json";
-const photoName = ({ id, type }: Attachment) => `photos/${id}.${type.slice("image/".length)}`;
-/** A document and a hundred photos. */
-const BUDGET: ZipBudget = { files: 200, bytes: MAX_PACKED_BYTES };
-const isPart = (name: string): boolean => name === DOCUMENT || name.startsWith("photos/");
+/** A document, a hundred photos, and what a package has beside them. */
+const BUDGET: ZipBudget = { files: 1000, bytes: MAX_PACKED_BYTES };
 
 /** Why a file was not accepted. */
 export type ImportRefusal =
@@ -22,10 +20,10 @@ export type ImportRefusal =
 
 /** The document and its photos as one zip. */
 export async function packJob(db: Database, { id, job }: StoredJob): Promise<Uint8Array> {
-  const files: Record<string, Uint8Array> = { [DOCUMENT]: strToU8(`${JSON.stringify(await withRecord(db, { id, job }), null, 2)}\n`) };
+  const files: Record<string, Uint8Array> = { [PACKAGE_DOCUMENT]: strToU8(jobFileText(await withRecord(db, { id, job }))) };
   for (const attachment of job.attachments) {
     const photo = await findPhoto(db, id, attachment.id);
-    if (photo) files[photoName(attachment)] = photo.bytes;
+    if (photo) files[packagePhoto(attachment)] = photo.bytes;
   }
   return zipSync(files, { level: 0 });
 }
@@ -34,16 +32,16 @@ export const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[
 
 /** Takes in a job file, or a zip of one with its photos. It always makes a new job. */
 export async function importJob(db: Database, bytes: Uint8Array): Promise<Outcome<NewJob, ImportRefusal>> {
-  const files = isZip(bytes) ? readZip(bytes, BUDGET, isPart) : done(new Map([[DOCUMENT, bytes]]));
+  const files = isZip(bytes) ? readZip(bytes, BUDGET, isReadFromPackage) : done(new Map([[PACKAGE_DOCUMENT, bytes]]));
   if (!files.ok) return refused({ why: "zip", zip: files.refusal });
-  const text = files.value.get(DOCUMENT);
+  const text = files.value.get(PACKAGE_DOCUMENT);
   if (!text) return refused({ why: "document", troubles: [{ code: "not-a-job" }] });
   if (text.length > MAX_JOB_BYTES)
     return refused({ why: "document", troubles: [{ code: "too-large", bytes: text.length, limit: MAX_JOB_BYTES }] });
   const read = readJobText(strFromU8(text));
   if (!read.ok) return refused({ why: "document", troubles: read.refusal });
   return done(
-    await createWithPhotos(db, read.value, "import", (attachment) => Promise.resolve(files.value.get(photoName(attachment)) ?? null)),
+    await createWithPhotos(db, read.value, "import", (attachment) => Promise.resolve(files.value.get(packagePhoto(attachment)) ?? null)),
   );
 }
 

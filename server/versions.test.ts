@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { expect, test, vi } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import type { VersionStep } from "@/core/versions";
+import { STORED_VERSION, type VersionStep } from "@/core/versions";
 import { createJob, damagedJob, keepOwnDevice, openDatabase, ownDevices } from "@/server";
 
 // As if this program had renamed a job's `customer` and a device's `note`: in version 1 they were called otherwise.
@@ -33,7 +33,7 @@ vi.mock("@/core/versions/steps", () => {
   };
   const same = (value: unknown) => value;
   const plain: VersionStep = { to: 3, name: "nothing", up: { device: same, job: same, command: same, stock: same, preferences: same } };
-  return { STEPS: [step, plain] };
+  return { STEPS: [step, plain, { ...plain, to: 4 }, { ...plain, to: 5 }] };
 });
 
 test("a renamed field voids neither an own device nor the log of a job that an older program kept", async () => {
@@ -62,7 +62,10 @@ test("a renamed field voids neither an own device nor the log of a job that an o
   const { note, ...own } = bar;
   await db.models.shelfDevices.update({ device: JSON.stringify({ ...own, room: null, remark: note }), version: 1 }, { where: {} });
 
-  expect((await damagedJob(db, id))?.saved).toMatchObject({ from: { kind: "log" }, job: { customer: "Of the log", version: 3 } });
+  expect((await damagedJob(db, id))?.saved).toMatchObject({
+    from: { kind: "log" },
+    job: { customer: "Of the log", version: STORED_VERSION },
+  });
   expect(await ownDevices(db)).toMatchObject({ own: [{ device: { note: bar.note } }], damaged: [] });
   await db.close();
 });

@@ -5,6 +5,7 @@ import { done, refused, type Outcome } from "@/core/outcome";
 import { vanNeeds } from "@/core/stock";
 import { foundStateName } from "@/core/text";
 import { STORED_VERSION } from "@/core/versions";
+import { foundByKind, foundIn, type FirmFaults } from "@/core/diagnose";
 import { followUps, lastEntries, learnedMinutes, minutesTable, type LearnedMinutes, type MinutesTable } from "@/core/visit";
 import type { Database } from "./database";
 import { appendEvent, findJob, updateJob, type StoredJob } from "./job-repository";
@@ -142,4 +143,23 @@ export async function firmMinutes(db: Database): Promise<{ readonly learned: Lea
   });
   const learned = learnedMinutes(entries);
   return { learned, table: minutesTable((await preferences(db)).minutes, learned) };
+}
+
+/** What the firm's solved faults teach of how often each kind happens; `earlier` are those of one job. */
+export async function firmFaults(db: Database, jobId: string | null): Promise<FirmFaults> {
+  const rows = await db.models.visitEntries.findAll({
+    where: { entry: { [Op.like]: '%"fix":{%' } },
+    attributes: ["jobId", "entry"],
+    order: [["at", "DESC"]],
+    limit: 20_000,
+  });
+  const entries = rows.flatMap(({ jobId: job, entry }) => {
+    const read = readStored(VisitEntry, entry);
+    return read.sound ? [{ job, entry: read.value }] : [];
+  });
+  return {
+    weights: (await preferences(db)).faults,
+    solved: foundByKind(foundIn(entries.map(({ entry }) => entry))),
+    earlier: foundIn(entries.flatMap(({ job, entry }) => (job === jobId ? [entry] : []))),
+  };
 }

@@ -1,8 +1,10 @@
 import dayjs from "dayjs";
-import { database, visitDays } from "@/server";
+import { monthsLater } from "@/core/handover";
+import { database, dueUntil, visitDays } from "@/server";
 import { DaysPlace } from "@/ui/days";
 import { pagesWords } from "@/ui/words";
 import { DaysQuery } from "../api/days/query";
+import { DueQuery } from "../api/due/query";
 
 interface Props {
   readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
@@ -16,6 +18,8 @@ export default async function Page({ searchParams }: Props) {
   const { from = today, days = "1" } = await searchParams;
   const query = DaysQuery.safeParse({ from, days });
   const asked = query.success ? query.data : { from: today, days: 1 };
-  const planned = await visitDays(await database(), asked.from, asked.days);
-  return <DaysPlace days={asked.days} from={asked.from} planned={planned.ok ? planned.value : null} />;
+  const db = await database();
+  const planned = await visitDays(db, asked.from, asked.days);
+  const due = await dueUntil(db, monthsLater(today, DueQuery.parse({}).months));
+  return <DaysPlace days={asked.days} from={asked.from} planned={planned.ok ? planned.value : null} due={due} today={today} />;
 }

@@ -1,5 +1,5 @@
 import { cookies } from "next/headers";
-import { accessOfServer, backupState, COOKIE, customersKept, database, firmMinutes } from "@/server";
+import { accessOfServer, backupState, COOKIE, customersKept, database, firmFaults, firmMinutes } from "@/server";
 import { SettingsPlace } from "@/ui/settings";
 import { pagesWords } from "@/ui/words";
 
@@ -13,9 +13,11 @@ export default async function Page() {
   const sessions =
     access?.sessions.map(({ id, at, seen, address, agent }) => ({ at, seen, address, agent, isHere: id === here?.id })) ?? null;
   const { learned } = await firmMinutes(db);
+  const { solved } = await firmFaults(db, null);
   return (
     <SettingsPlace
       learned={learned}
+      solved={solved}
       backups={await backupState(db)}
       customers={await customersKept(db)}
       sessions={sessions?.toReversed() ?? null}

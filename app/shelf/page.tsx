@@ -1,4 +1,4 @@
-import { database, ownDevices } from "@/server";
+import { database, figuresOf, ownDevices } from "@/server";
 import { ShelfPlace } from "@/ui/shelf";
 import { pagesWords } from "@/ui/words";
 
@@ -6,5 +6,7 @@ export const metadata = { title: pagesWords.shelfTitle };
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  return <ShelfPlace {...await ownDevices(await database())} />;
+  const db = await database();
+  const { recurring } = await figuresOf(db);
+  return <ShelfPlace {...await ownDevices(db)} recurring={recurring} />;
 }

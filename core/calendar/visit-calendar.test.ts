@@ -1,6 +1,6 @@
 import ICAL from "ical.js";
 import { expect, test } from "vitest";
-import { visitCalendar, type CalendarVisit } from "./index";
+import { dueCalendar, visitCalendar, type CalendarVisit } from "./index";
 
 const visit: CalendarVisit = {
   id: "7c0ce1f2-6f0a-4d52-9d21-0f1c9c2c2b11",
@@ -45,4 +45,25 @@ test("each visit is an event of its own; a time that nobody was told is tentativ
   const text = visitCalendar([visit, { ...visit, id: "b", isTentative: true }]);
   expect(read(text)).toHaveLength(2);
   expect(text.match(/^STATUS:.*/gm)?.map((line) => line.trim())).toEqual(["STATUS:CONFIRMED", "STATUS:TENTATIVE"]);
+});
+
+test("what is due is a whole day that keeps nobody busy, read by another program", () => {
+  const text = dueCalendar([
+    {
+      id: "a",
+      day: "2027-02-28",
+      title: "Flat 4B; check the firmware, all of it",
+      address: "12, Mill Lane",
+      words: "Every device.\nSince 2026",
+    },
+    { id: "b", day: "2028-02-29", title: "Batteries", address: "", words: "" },
+  ]);
+  const [one, other] = read(text);
+  expect(one?.summary).toBe("Flat 4B; check the firmware, all of it");
+  expect(one?.description).toBe("Every device.\nSince 2026");
+  expect(one?.startDate.isDate).toBe(true);
+  expect(one?.startDate.toString()).toBe("2027-02-28");
+  expect(one?.endDate.toString()).toBe("2027-03-01");
+  expect(other?.startDate.toString()).toBe("2028-02-29");
+  expect(text.match(/^TRANSP:TRANSPARENT/gm)).toHaveLength(2);
 });

@@ -64,11 +64,19 @@ export function castOf(
   wanted: string | null = mainScreen,
 ): Cast {
   const screens = [...stations.values()].filter(({ nature }) => nature.kind === "tv");
-  const below = (screen: Station) => [...stations.values()].filter(({ nature }) => nature.wire === screen.nature.wire).length;
-  const screen = screens.find(({ nature }) => nature.device === wanted) ?? [...screens].sort((a, b) => below(b) - below(a))[0];
+  const screen = screens.find(({ nature }) => nature.device === wanted) ?? fullestWire(screens, stations);
   const chosen = chosenSoundSystem(job)?.id;
   const system = chosen ? stations.get(chosen) : undefined;
   return { screen, system: system?.nature.kind === "audio" ? system : undefined, stations };
+}
+
+/** The first screen of those with most stations on their wire. */
+function fullestWire(screens: readonly Station[], stations: ReadonlyMap<string, Station>): Station | undefined {
+  if (screens.length < 2) return screens[0];
+  const counts = new Map<number, number>();
+  for (const { nature } of stations.values()) counts.set(nature.wire, (counts.get(nature.wire) ?? 0) + 1);
+  const below = ({ nature }: Station) => counts.get(nature.wire) ?? 0;
+  return screens.reduce((best, one) => (below(one) > below(best) ? one : best));
 }
 
 /** The screen by which an act is judged: the one that it is about, the one over the player that it wakes, else the main one. */

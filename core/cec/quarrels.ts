@@ -1,5 +1,5 @@
 import type { Quirk, SettingState } from "@/core/device";
-import { findDevice, type Job } from "@/core/job";
+import { asItStands, findDevice, type Job } from "@/core/job";
 import { networkOf } from "./topology";
 
 /** Habits by which a device disturbs others on its control wire. */
@@ -8,7 +8,7 @@ const DISTURBS: ReadonlySet<Quirk> = new Set<Quirk>(["wakes-by-itself", "steals-
 /** The devices of which a quarrel is noted and that take part on a control wire with others, so that it is lived with. */
 export function quarrelsOf(job: Job, state: SettingState = "planned"): readonly string[] {
   if (!job.devices.some(isQuarrelsome)) return [];
-  const speaking = networkOf(job, state).nodes.filter(({ speaks }) => speaks);
+  const speaking = networkOf(asItStands(job), state).nodes.filter(({ speaks }) => speaks);
   return speaking.flatMap(({ device, wire }) => {
     const noted = findDevice(job, device);
     return noted && isQuarrelsome(noted) && speaking.some((other) => other.device !== device && other.wire === wire) ? [device] : [];

@@ -1,7 +1,7 @@
 import type { CecKind } from "@/core/facts";
 import { makeRig, returnChannel, solve, type Question, type Rig, type Solved } from "@/core/chain";
 import { effectiveSetting, hearsVolumeByInfrared, type Device, type SettingState } from "@/core/device";
-import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
+import { asItStands, chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE, placeInTree } from "./address";
 import { claimAddresses, type Claims } from "./claims";
 import { soundWaysOf, type SoundWay } from "./sound-of";
@@ -35,13 +35,14 @@ export interface HouseholdKnown {
 
 /** The room asleep, every device with the address it takes when power comes back in the given order. */
 export function householdOf(job: Job, state: SettingState = "planned", known: HouseholdKnown = {}): Household {
-  const network = networkOf(job, state);
+  const stood = asItStands(job);
+  const network = networkOf(stood, state);
   const claims = claimAddresses(network.nodes, known.order ?? inTreeOrder(network.nodes));
-  const returns = returnLinks(job, state).answer;
-  const system = chosenSoundSystem(job);
+  const returns = returnLinks(stood, state).answer;
+  const system = chosenSoundSystem(stood);
   const stations = new Map(
     network.nodes.flatMap((node): [string, Station][] => {
-      const device = findDevice(job, node.device);
+      const device = findDevice(stood, node.device);
       return device
         ? [[node.device, asleep(natureOf(device, node, claims.held.get(node.device) ?? null, { system, returns, state }))]]
         : [];

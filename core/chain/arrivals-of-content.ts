@@ -18,8 +18,11 @@ import { furthestReached, isCutOff, waysTo } from "./way";
 import { volumeOf } from "./volume";
 import { lossesBelowBest } from "./why-not";
 
-/** Whether a row also tells why not more arrives, what to beware of, and what the screen itself would play. */
-export type Told = "all" | "arrivals-only";
+/**
+ * How much a row tells. "all": also why not more arrives, what to beware of, and what the screen itself plays meanwhile; "as-heard": what
+ * a person in the room can hear and see; "arrivals-only": not what the screen itself plays either.
+ */
+export type Told = "all" | "as-heard" | "arrivals-only";
 
 /** The rows of one content of one source: one for each screen its picture reaches, one alone where it has no picture or reaches none. */
 export function arrivalsOfContent(
@@ -120,7 +123,7 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),
     picture: picture?.picture ?? null,
     pictureLosses: picture?.losses ?? (content.picture ? [{ code: "picture-no-way", device: furthestSeen(rig, device, source.id) }] : []),
-    screenSpeakers: isAll ? screenSpeakers(rig, row) : null,
+    screenSpeakers: row.told === "arrivals-only" ? null : screenSpeakers(rig, row),
   };
 }
 
@@ -204,6 +207,10 @@ const atPlayer = (reason: Reason): Loss => ({ reason, hop: 0, scope: "path" });
 function whyNoWay(rig: Rig, device: Device, source: Source, system: Device): Reason {
   const miswired = rig.job.cables.find(({ miswired: is, from, to }) => is && [from.device, to.device].includes(device.id));
   if (miswired) return { code: "miswired", cable: miswired.id, direction: rig.port(miswired.from)?.direction ?? "out" };
+  const faulty = rig.job.cables.find(({ state, from, to }) => state !== "sound" && [from.device, to.device].includes(device.id));
+  if (faulty && faulty.state !== "sound") return { code: "cable-state", cable: faulty.id, state: faulty.state };
+  const { state } = device;
+  if (state === "no-power" || state === "dead" || state === "headphones") return { code: "device-state", device: device.id, state };
   const plugged = device.ports.some((port) => rig.cableAt({ device: device.id, port: port.id }));
   if (!plugged) return { code: "not-connected", device: device.id };
   return { code: "no-way", device: furthestReached(rig, device, source.id)?.id ?? device.id, to: system.id };

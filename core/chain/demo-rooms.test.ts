@@ -215,6 +215,7 @@ describe("a projector with no sound path", () => {
           direction: "either",
           backwards: false,
           miswired: false,
+          state: "sound",
           returnWires: "arc",
           controlWire: true,
           label: "",

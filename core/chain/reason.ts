@@ -1,4 +1,5 @@
 import type { Bed, Coding, LinkKind, Objects, SettingKey } from "@/core/facts";
+import type { CableState } from "@/core/device";
 import type { Milliseconds } from "@/core/units";
 
 /** Why a return channel is only ARC where eARC was hoped for. */
@@ -98,6 +99,10 @@ export type Reason =
   | { readonly code: "cable-backwards"; readonly cable: string }
   /** A cable was found in two outputs, or in two inputs. */
   | { readonly code: "miswired"; readonly cable: string; readonly direction: "in" | "out" }
+  /** A lead that carries nothing as it is now. */
+  | { readonly code: "cable-state"; readonly cable: string; readonly state: Exclude<CableState, "sound"> }
+  /** A device that does nothing as it is now, or plays into headphones. */
+  | { readonly code: "device-state"; readonly device: string; readonly state: "no-power" | "dead" | "headphones" }
   | { readonly code: "no-sound-system" }
   | { readonly code: "unknown-fact"; readonly unknown: UnknownFact };
 

@@ -1,7 +1,7 @@
 import type { SettingKey } from "@/core/facts";
 import { gateOf } from "./conditions";
 import { effectiveSetting, type Device, type Port, type SettingState } from "@/core/device";
-import { endKey, type Cable, type CableEnd, type Job } from "@/core/job";
+import { asItStands, endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 
 /**
  * A job made ready for questions: everything found by name in one step, at one moment of its settings.
@@ -76,10 +76,11 @@ class Shelf {
   asked = new Set<Question>();
 
   constructor(readonly job: Job) {
-    this.devices = new Map(job.devices.map((device) => [device.id, { device, questions: questionsOf(device) }]));
+    const { devices, cables } = asItStands(job);
+    this.devices = new Map(devices.map((device) => [device.id, { device, questions: questionsOf(device) }]));
     this.cables = new Map(
       // Through a cable that was found in two outputs or two inputs nothing goes.
-      job.cables
+      cables
         .filter(({ miswired }) => !miswired)
         .flatMap((cable) => [[cableQuestion(cable.from), cable] as const, [cableQuestion(cable.to), cable] as const]),
     );

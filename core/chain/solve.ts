@@ -25,7 +25,7 @@ export const solve = (job: Job, state: SettingState): Solved => solveWith(job, s
 
 /** What is asked of the rows that an edit changes. */
 export interface Asked {
-  /** "arrivals-only": not why not more arrives, what to beware of, and what the screen plays. */
+  /** How much the rows tell; left out: everything. */
   readonly told?: Told;
   /** Whether the rows of a content are wanted, as "device/source/content"; others are left out. Undefined: all are. */
   readonly of?: (unit: string) => boolean;

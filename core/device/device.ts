@@ -3,6 +3,7 @@ import { BED_IDS, CODING_IDS, PICTURE_MODES, SETTING_KEYS } from "@/core/facts";
 import { Content } from "./content";
 import { Control } from "./control";
 import { Dials } from "./dials";
+import { DEVICE_STATES } from "./device-state";
 import { Slug } from "./slug";
 import { SpeakerUnit } from "./unit";
 
@@ -42,7 +43,13 @@ export const Decoder = SoundDescriptor.extend({
 });
 export type Decoder = z.infer<typeof Decoder>;
 
-const socket = { id: Slug, label: z.string().min(1).max(40), direction: z.enum(["in", "out"]) };
+const socket = {
+  id: Slug,
+  label: z.string().min(1).max(40),
+  direction: z.enum(["in", "out"]),
+  /** It is worn out or broken: nothing goes through it. */
+  dead: z.boolean().default(false),
+};
 
 /** `direction` is that of the picture: the marked return socket of a TV is an input, that of a bar an output. */
 export const HdmiPort = z.strictObject({
@@ -280,6 +287,8 @@ export const Device = z.strictObject({
     .array(z.strictObject({ coding: z.enum(CODING_IDS), words: z.string().trim().min(1).max(60) }))
     .max(CODING_IDS.length)
     .default([]),
+  /** How it is at the moment: with power and well, or not. */
+  state: z.enum(DEVICE_STATES).default("works"),
   note: z.string().max(4000).default(""),
   /** The sound system that its sound is meant for, where a room has several; null: that of the brief. */
   heardFrom: Slug.nullable().default(null),

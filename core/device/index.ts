@@ -23,6 +23,17 @@ export {
   SoundRoute,
   type Supply,
 } from "./device";
+export {
+  CABLE_STATES,
+  DEVICE_STATES,
+  UNIT_STATES,
+  asDeviceStands,
+  toneOf,
+  type CableState,
+  type DeviceState,
+  type ToneHeard,
+  type UnitState,
+} from "./device-state";
 export { deviceFromParts, DeviceParts } from "./device-from-parts";
 export { differencesFromArchetype, type Difference } from "./differences";
 export { effectiveSetting, type SettingState } from "./effective-setting";

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { CHANNELS } from "@/core/facts";
+import { UNIT_STATES } from "./device-state";
 import { Slug } from "./slug";
 
 const mm = z.number().positive().max(5000);
@@ -67,6 +68,8 @@ export const SpeakerUnit = z.strictObject({
     .nullable()
     .default(null),
   keepFree: z.array(z.enum(UNIT_SIDES)).max(5).default([]),
+  /** How it plays at the moment. */
+  state: z.enum(UNIT_STATES).default("plays"),
 });
 export type SpeakerUnit = z.infer<typeof SpeakerUnit>;
 export type SpeakerUnitInput = z.input<typeof SpeakerUnit>;

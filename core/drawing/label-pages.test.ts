@@ -46,3 +46,14 @@ test("long words are wrapped and stay within their label", () => {
   expect(lines.length).toBeGreaterThan(1);
   expect(Math.max(...lines.map(([, y]) => y))).toBeLessThan(8 + 281 / 8);
 });
+
+test("a table is held as text where a cell could be a formula, and begins with a byte order mark only where that is asked for", () => {
+  const job = { ...demoJob("sail-loft") };
+  const [cable] = job.cables;
+  if (!cable) throw new Error("no cable");
+  const risky = { ...job, cables: [{ ...cable, tags: { from: "=1+1", to: " @sum" } }] };
+  expect(labelTable(risky)).toContain(`"'=1+1"`);
+  expect(labelTable(risky)).toContain(`"' @sum"`);
+  expect(labelTable(risky).startsWith("\ufeff")).toBe(false);
+  expect(labelTable(risky, { mark: true }).startsWith('\ufeff"mark"')).toBe(true);
+});

@@ -50,3 +50,18 @@ export {
 } from "./speaker-channels";
 export { PICTURE_MODES, TIMINGS, timingFact, type PictureMode } from "./timings";
 export { AUDIO_FORMAT_CODES, DETAILED_TIMINGS, EOTFS, FRL_BY_CODE, LPCM_BITS, OUI, SAMPLE_RATES_KHZ, SPEAKER_POSITIONS } from "./edid";
+
+export {
+  CHANGES,
+  COURSES,
+  FAULT_KIND_IDS,
+  FAULT_KINDS,
+  faultKindFact,
+  JUST_CHANGED,
+  MISREAD_ONE_IN,
+  type ChangeTold,
+  type Course,
+  type FaultKind,
+} from "./faults";
+export { FINDING_MINUTES, type FindingWork } from "./finding-minutes";
+export { DUE_TERMS, dueMonths, type DueTerm } from "./due-terms";

@@ -1,6 +1,7 @@
 import { done, refused, type Outcome } from "@/core/outcome";
 import { applyToCable } from "./apply-cable";
 import { applyToDevice } from "./apply-device";
+import { applyToHandover } from "./apply-handover";
 import { applyToKept } from "./apply-kept";
 import { applyToRoom } from "./apply-room";
 import { applyToJob } from "./apply-to-job";
@@ -49,6 +50,8 @@ function applySingle(job: Job, single: SingleCommand): Result {
       return applyToRoom(job, command);
     case "visit":
       return applyToVisit(job, command);
+    case "handover":
+      return applyToHandover(job, command);
     case "kept":
       return applyToKept(job, command);
   }

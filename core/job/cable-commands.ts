@@ -10,6 +10,7 @@ const cableFields = z.strictObject({
   backwards: Cable.shape.backwards.unwrap(),
   returnWires: Cable.shape.returnWires,
   controlWire: Cable.shape.controlWire.unwrap(),
+  state: Cable.shape.state.unwrap(),
   label: Cable.shape.label.unwrap(),
   tags: Cable.shape.tags.unwrap(),
   supply: Cable.shape.supply.unwrap(),

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { present } from "@/core/outcome";
 import { CableCommand } from "./cable-commands";
 import { DeviceCommand } from "./device-commands";
+import { HandoverCommand } from "./handover-commands";
 import { JobCommand } from "./job-commands";
 import { KeptCommand } from "./kept-commands";
 import { RoomCommand } from "./room-commands";
@@ -14,6 +15,7 @@ const BY_EDITED = {
   cable: CableCommand,
   room: RoomCommand,
   visit: VisitCommand,
+  handover: HandoverCommand,
   kept: KeptCommand,
 } as const;
 type Edited = keyof typeof BY_EDITED;
@@ -24,6 +26,7 @@ export const SingleCommand = z.discriminatedUnion("kind", [
   ...BY_EDITED.cable.options,
   ...BY_EDITED.room.options,
   ...BY_EDITED.visit.options,
+  ...BY_EDITED.handover.options,
   ...BY_EDITED.kept.options,
 ]);
 export type SingleCommand = z.infer<typeof SingleCommand>;

@@ -53,6 +53,7 @@ export function joinSockets(job: Job, a: CableEnd, b: CableEnd, chosen?: CableCl
     direction: ONE_WAY_CLASSES.has(cableClass) ? "one-way" : "either",
     backwards: false,
     miswired: false,
+    state: "sound",
     returnWires: cableClassFact(cableClass).assures,
     controlWire: true,
     label: "",

@@ -6,6 +6,7 @@ import { at } from "./command-place";
 /** What can be corrected of a device once its class is chosen; sockets, settings and contents have edits of their own. */
 const deviceFields = z.strictObject({
   maker: Device.shape.maker.unwrap(),
+  state: Device.shape.state.unwrap(),
   note: Device.shape.note.unwrap(),
   decodes: Device.shape.decodes.unwrap(),
   display: Device.shape.display.unwrap(),
@@ -29,6 +30,7 @@ const portFields = z.strictObject({
   maxGbps: HdmiPort.shape.maxGbps,
   hdcp: HdmiPort.shape.hdcp,
   returns: HdmiPort.shape.returns,
+  dead: HdmiPort.shape.dead.unwrap(),
   lowDelay: z.boolean().nullable(),
   delayMs: BluetoothPort.shape.delayMs.unwrap(),
 });

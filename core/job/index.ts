@@ -1,12 +1,16 @@
 export { applyAll, applyCommand } from "./apply-command";
+export { asItStands } from "./as-it-stands";
 export type { Applied } from "./applied";
 export { Attachment, ATTACHMENT_TYPES, attachmentTypeOf, isHeic, MAX_ATTACHMENT_BYTES, MAX_PACKED_BYTES } from "./attachment";
 export { breachesOf, type Breach } from "./breaches";
 export { MOST_WEIGHTS, PURCHASE_KINDS, Want, WEIGHINGS, Weights, type Bond, type Brief, type PurchaseKind, type Run } from "./brief";
 export type { CableCommand } from "./cable-commands";
 export type { RoomCommand } from "./room-commands";
+export type { HandoverCommand } from "./handover-commands";
+export { HandoverPlan, SHEET_LANGUAGES, type OwnSentence, type SheetLanguage } from "./handover-plan";
+export { HOUSEHOLD_CHANGES, JobEvent, VISIT_REASONS, type EventOf, type HouseholdChange, type VisitReason } from "./job-event";
 export type { VisitCommand } from "./visit-commands";
-export { MEASURED_UNITS, MISSES, MOST_ENTRIES, Seen, STEP_STATES, VisitEntry, type StepState } from "./visit-entry";
+export { FIX_STEPS, FixStep, MEASURED_UNITS, MISSES, MOST_ENTRIES, Seen, STEP_STATES, VisitEntry, type StepState } from "./visit-entry";
 export { VisitPlan, type AddedStep } from "./visit-plan";
 export { Ceiling, emptySpace, MOUNTS, Obstacle, Placement, RoomReading, ScreenPlace, Seat, Space, Spot } from "./space";
 export { editWithStates, wiringOf } from "./states";

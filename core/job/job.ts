@@ -1,9 +1,10 @@
 import { z } from "zod";
 import { CABLE_CLASS_IDS } from "@/core/facts";
-import { Device, Slug, SUPPLIES } from "@/core/device";
+import { CABLE_STATES, Device, Slug, SUPPLIES } from "@/core/device";
 import { STORED_VERSION } from "@/core/versions";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
+import { HandoverPlan } from "./handover-plan";
 import { Space } from "./space";
 import { MOST_ENTRIES, VisitEntry } from "./visit-entry";
 import { VisitPlan } from "./visit-plan";
@@ -29,6 +30,8 @@ export const Cable = z.strictObject({
   returnWires: z.enum(["none", "arc", "earc"]).nullable(),
   /** The wire of HDMI control (pin 13) runs through; false for a lead or adapter made without it. */
   controlWire: z.boolean().default(true),
+  /** How it is at the moment; all but a sound one carry nothing. */
+  state: z.enum(CABLE_STATES).default("sound"),
   label: z.string().max(80).default(""),
   /** What is written at each end in place of the words made from the plan; empty: those words. */
   tags: z.strictObject({ from: z.string().max(80), to: z.string().max(80) }).default({ from: "", to: "" }),
@@ -91,6 +94,7 @@ export const Job = z.strictObject({
   snapshots: z.array(Snapshot).max(MOST_SNAPSHOTS).default([]),
   attachments: z.array(Attachment).max(MOST_ATTACHMENTS).default([]),
   visit: VisitPlan.prefault({}),
+  handover: HandoverPlan.prefault({}),
   /** The record of the visits, as it travels in a file. Where jobs are kept it stands apart, append-only, and is empty here. */
   record: z.array(VisitEntry).max(MOST_ENTRIES).default([]),
 });

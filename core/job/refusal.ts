@@ -13,6 +13,7 @@ export type Refusal =
   | { readonly code: "no-such-snapshot"; readonly snapshot: string }
   | { readonly code: "no-such-attachment"; readonly attachment: string }
   | { readonly code: "no-such-step"; readonly step: string }
+  | { readonly code: "no-such-sentence"; readonly line: string }
   /** The brief says that the device must stay. */
   | { readonly code: "must-stay"; readonly device: string }
   /** A device is in the room, or a run of the brief ends there. */

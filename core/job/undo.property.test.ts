@@ -17,7 +17,7 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
   const setting = device && pick(device.settings, b);
   const shelf = fromShelfOrThrow(pick(SHELF, b)?.archetype ?? "projector", { id: `new-${c % 5}`, name: `New ${c}` });
   const room = pick(job.rooms, b)?.id ?? "none";
-  switch (kind % 21) {
+  switch (kind % 24) {
     case 0:
       return {
         kind: "edit-job",
@@ -129,6 +129,16 @@ function editFor(job: Job, [kind, a, b, c]: readonly [number, number, number, nu
     }
     case 20:
       return { kind: "forget-space", room, space: null };
+    case 21:
+      return {
+        kind: "write-sentence",
+        sentence: { line: `use ${a % 3}`, language: c % 2 ? "en" : "es", agreed: `${b}`, text: c % 3 ? `${c}` : "" },
+        at: b % 2 ? null : 0,
+      };
+    case 22:
+      return b % 2
+        ? { kind: "choose-language", language: c % 2 ? "en" : "es" }
+        : { kind: "drop-sentence", line: `use ${a % 3}`, language: c % 2 ? "en" : "es" };
     case 16:
       return { kind: "detach", attachment: PHOTO };
     default:

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Slug } from "@/core/device";
 import { BED_IDS, CODING_IDS, VISIT_WORKS } from "@/core/facts";
+import { JobEvent } from "./job-event";
 
 /** What can go otherwise in an everyday act. */
 export const MISSES = [
@@ -38,6 +39,18 @@ export type StepState = (typeof STEP_STATES)[number];
 /** What is measured at a step: seconds until a device is on, metres, a level, sound after picture, volts. */
 export const MEASURED_UNITS = ["s", "m", "dB", "ms", "V"] as const;
 
+/** What a step of a search for a fault was: what was complained of, what was looked at or mended with its answer, or how it ended. */
+export const FIX_STEPS = ["symptom", "check", "found", "given-up"] as const;
+export const FixStep = z.strictObject({
+  /** Which search: a job may have several. */
+  walk: z.uuid(),
+  step: z.enum(FIX_STEPS),
+  /** The symptom, the check or the fault, as the search names it. */
+  id: z.string().max(400).default(""),
+  answer: z.string().max(400).default(""),
+});
+export type FixStep = z.infer<typeof FixStep>;
+
 /** One entry of the record of a visit. It is never changed; what is entered later counts, and two devices' entries merge by their ids. */
 export const VisitEntry = z.strictObject({
   id: z.uuid(),
@@ -56,6 +69,10 @@ export const VisitEntry = z.strictObject({
   /** Whose minutes count, and how many passed with this step in hand; null: not timed. The firm learns from them. */
   work: z.enum(VISIT_WORKS).nullable().default(null),
   minutes: z.number().min(0).max(1440).nullable().default(null),
+  /** A step of a search for a fault; null: of the run sheet or of a proof. */
+  fix: FixStep.nullable().default(null),
+  /** What happened to the job, that later visits count on; null: it is a step, a proof or a search. */
+  event: JobEvent.nullable().default(null),
   at: z.iso.datetime(),
   who: z.string().max(80).default(""),
 });

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { tries } from "@/demo/tries-under-test";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import { fromShelfOrThrow, type Device } from "@/core/device";
@@ -160,9 +161,9 @@ describe("the smallest set of changes", () => {
         compared += 1;
         expect({ total: total(found.best.after), cost: found.best.cost }).toEqual({ total: every.total, cost: every.cost });
       }),
-      { numRuns: 40, seed: SEED },
+      tries(15, 80, SEED),
     );
-    expect(compared).toBeGreaterThan(10);
+    expect(compared).toBeGreaterThan(4);
   }, 120_000);
 
   test("with a box at hand equals trying every set with and without it, wherever that finishes", () => {
@@ -177,9 +178,9 @@ describe("the smallest set of changes", () => {
         if (found.best.changes.some(({ kind }) => kind === "box")) boxed += 1;
         expect({ total: total(found.best.after), cost: found.best.cost }).toEqual({ total: every.total, cost: every.cost });
       }),
-      { numRuns: 7, seed: SEED },
+      tries(3, 14, SEED),
     );
-    expect(compared).toBeGreaterThan(1);
+    expect(compared).toBeGreaterThan(0);
     expect(boxed).toBeGreaterThan(0);
   }, 120_000);
 

@@ -1,7 +1,7 @@
 import type { Job } from "@/core/job";
 import { sceneOf, unitsWithWire } from "@/core/room";
 import { cableMark, deviceName, endTag, unitName } from "@/core/text";
-import { csvOf } from "./csv";
+import { csvOf, type CsvOptions } from "./csv";
 
 /** What is written at one end of a cable or speaker wire. */
 export interface CableLabel {
@@ -29,5 +29,5 @@ export function cableLabels(job: Job): readonly CableLabel[] {
 }
 
 /** The same as comma-separated values. */
-export const labelTable = (job: Job): string =>
-  csvOf([["mark", "end", "label"], ...cableLabels(job).map(({ mark, end, words }) => [mark, end, words])]);
+export const labelTable = (job: Job, options: CsvOptions = {}): string =>
+  csvOf([["mark", "end", "label"], ...cableLabels(job).map(({ mark, end, words }) => [mark, end, words])], options);

@@ -7,5 +7,14 @@ const FORMULA = /^[\s"']*[=+\-@]|^[\t\r]/;
 const cell = (value: Cell): string =>
   typeof value === "number" ? String(value) : `"${(FORMULA.test(value) ? `'${value}` : value).replaceAll('"', '""')}"`;
 
-/** Rows as comma-separated values. */
-export const csvOf = (rows: readonly (readonly Cell[])[]): string => `${rows.map((row) => row.map(cell).join(",")).join("\r\n")}\r\n`;
+export interface CsvOptions {
+  /** Begins with a byte order mark. */
+  readonly mark?: boolean;
+}
+
+/** What some spreadsheets need at the front of a file to read it as UTF-8. Source: Unicode 15 §23.8. */
+const BYTE_ORDER_MARK = "\ufeff";
+
+/** Rows as comma-separated values; with a byte order mark where the spreadsheet that opens them needs one. */
+export const csvOf = (rows: readonly (readonly Cell[])[], { mark = false }: CsvOptions = {}): string =>
+  `${mark ? BYTE_ORDER_MARK : ""}${rows.map((row) => row.map(cell).join(",")).join("\r\n")}\r\n`;

@@ -16,6 +16,8 @@ describe("what the docket tells of a job", () => {
       unknown: 0,
       next: { act: "note-gear" },
       checks: [],
+      losses: {},
+      kinds: [],
       worst: null,
     });
   });

@@ -1,12 +1,13 @@
 import { householdOf } from "@/core/cec";
-import { compareStanding, solve, type Arrival } from "@/core/chain";
+import { compareStanding, solve, type Arrival, type Reason } from "@/core/chain";
+import { kindsOf, type KindOfDevice } from "@/core/handover";
 import type { Job, Phase } from "@/core/job";
 import { proofChecks, toCount, type CheckToCount, type ProvenSoFar } from "@/core/proof";
 import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
 /** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made again. */
-export const DOCKET_VERSION = 3;
+export const DOCKET_VERSION = 4;
 
 /** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
 export interface DocketSummary {
@@ -19,8 +20,21 @@ export interface DocketSummary {
   readonly next: NextAct;
   /** The checks of its proof. */
   readonly checks: readonly CheckToCount[];
+  /** How many rows lose something on the way, by the first reason. */
+  readonly losses: Readonly<Partial<Record<Reason["code"], number>>>;
+  /** Its devices by their classes, for what recurs across jobs. */
+  readonly kinds: readonly KindOfDevice[];
   /** The row that fares worst, with its words; null while the job has none. */
   readonly worst: { readonly arrival: Arrival; readonly spoken: string; readonly flag: string | null } | null;
+}
+
+function lossesOf(rows: readonly Arrival[]): DocketSummary["losses"] {
+  const counts: Partial<Record<Reason["code"], number>> = {};
+  for (const { losses } of rows) {
+    const code = losses.find(({ scope }) => scope === "path")?.reason.code;
+    if (code) counts[code] = (counts[code] ?? 0) + 1;
+  }
+  return counts;
 }
 
 /** One line of the day book. */
@@ -57,6 +71,8 @@ export function docketSummary(job: Job): DocketSummary {
     unknown: rows.filter(({ verdict }) => verdict === "unknown").length,
     next: nextAct(job, rows, questions),
     checks: proofChecks(job, householdOf(job, "planned"), rows).map(toCount),
+    losses: lossesOf(rows),
+    kinds: kindsOf(job.devices),
     worst: worst
       ? {
           arrival: worst,

@@ -4,6 +4,7 @@ import {
   type CableCommand,
   type Command,
   type DeviceCommand,
+  type HandoverCommand,
   type Job,
   type JobCommand,
   type KeptCommand,
@@ -49,6 +50,8 @@ function singleWords(job: Job, single: SingleCommand): string {
       return roomEditWords(job, command);
     case "visit":
       return visitEditWords(job, command);
+    case "handover":
+      return handoverEditWords(command);
     case "cable":
       return cableEditWords(job, command);
     case "kept":
@@ -125,6 +128,17 @@ function visitEditWords(job: Job, command: VisitCommand): string {
       return `added the step “${command.step.says}”`;
     case "remove-step":
       return `removed the step “${job.visit.added.find(({ id }) => id === command.step)?.says ?? command.step}”`;
+  }
+}
+
+function handoverEditWords(command: HandoverCommand): string {
+  switch (command.kind) {
+    case "choose-language":
+      return "changed the language of the household’s sheet";
+    case "write-sentence":
+      return command.sentence.text ? "wrote a sentence of the household’s sheet" : "left a sentence out of the household’s sheet";
+    case "drop-sentence":
+      return "took a sentence of the household’s sheet from the job again";
   }
 }
 

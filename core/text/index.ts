@@ -140,3 +140,40 @@ export {
   speakerPrediction,
   watchWords,
 } from "./prove-words";
+export {
+  actSeenWords,
+  answerWords,
+  curePrice,
+  cureSentence,
+  disturbsSentence,
+  rowSeenWords,
+  stepDanger,
+  stepSentence,
+  takenSentence,
+  type EventName,
+} from "./step-words";
+export { faultIdWords, faultSentence, rowName } from "./fault-words";
+export {
+  chanceWords,
+  observedTroubleSentence,
+  PASTED_TROUBLE_WORDS,
+  suspectSentence,
+  symptomWords,
+  UNEXPLAINED_SENTENCE,
+  whySentence,
+} from "./diagnose-words";
+export { LEVEL_WORDS, plantedSentence, rigStepSentence, scoreSentence, STEP_GROUP_WORDS, worstMomentSentences } from "./practice-words";
+export { FAULT_KIND_WORDS } from "./fault-kind-words";
+export {
+  lineWords,
+  plainWordsTroubles,
+  sentencesWithoutLine,
+  SHEET_WORDS,
+  type LineWords,
+  type PlainWordsTrouble,
+  type SheetWords,
+} from "./household";
+export { dueSentence, HOUSEHOLD_CHANGE_WORDS, recordWords, STEP_STATE_WORDS, VISIT_REASON_WORDS, visitSentence } from "./handover-words";
+export { packageReadme } from "./package-words";
+export { documentWords } from "./document-words";
+export { CURE_WORDS, LOSS_WORDS, recurringSentence } from "./figures-words";

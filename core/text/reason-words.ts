@@ -3,6 +3,7 @@ import type { Reason, ReturnLimit, UnknownFact } from "@/core/chain";
 import { findDevice, type Job } from "@/core/job";
 import { formatMegabits } from "@/core/units";
 import { cableName, deviceName, listed, socketName, upperFirst } from "./names";
+import { CABLE_STATE_SENTENCE, CABLE_STATE_SHORT, DEVICE_STATE_SENTENCE, DEVICE_STATE_SHORT } from "./state-words";
 import { codingName } from "./sound-words";
 
 const sourceName = (job: Job, { device, source }: { readonly device: string; readonly source: string }): string =>
@@ -126,6 +127,10 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return `${upperFirst(cableName(job, reason.cable))} works one way only and is installed the wrong way round: turn it.`;
     case "miswired":
       return `${upperFirst(cableName(job, reason.cable))} is plugged into two ${reason.direction === "out" ? "outputs" : "inputs"}: move one end to an ${reason.direction === "out" ? "input" : "output"}.`;
+    case "cable-state":
+      return CABLE_STATE_SENTENCE[reason.state](upperFirst(cableName(job, reason.cable)));
+    case "device-state":
+      return DEVICE_STATE_SENTENCE[reason.state](deviceName(job, reason.device));
     case "no-sound-system":
       return "This job has no device with speakers yet.";
     case "unknown-fact":
@@ -198,6 +203,10 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return "cable is backwards";
     case "miswired":
       return reason.direction === "out" ? "plugged into two outputs" : "plugged into two inputs";
+    case "cable-state":
+      return CABLE_STATE_SHORT[reason.state];
+    case "device-state":
+      return DEVICE_STATE_SHORT[reason.state];
     case "no-sound-system":
       return "no sound system";
     case "unknown-fact":
@@ -245,6 +254,8 @@ export function reasonRemedy(job: Job, reason: Reason): string | null {
     case "decode-mode":
     case "cable-backwards":
     case "miswired":
+    case "cable-state":
+    case "device-state":
     case "no-sound-system":
       return null;
   }

@@ -27,6 +27,8 @@ export function refusalSentence(job: Job, refusal: EditRefusal): string {
       return "This photo is no longer part of the job.";
     case "no-such-step":
       return "This added step is no longer part of the job.";
+    case "no-such-sentence":
+      return "This sentence of the household’s sheet is the one made from the job already.";
     case "must-stay":
       return `${deviceName(job, refusal.device)} must stay according to the brief; change that there first.`;
     case "room-in-use":

@@ -43,4 +43,14 @@ export const STEPS: readonly VersionStep[] = [
     name: "visits: what is agreed, steps added by hand, the record; the firm's minutes",
     up: { job: same, device: same, command: same, stock: same, preferences: same },
   },
+  {
+    to: 4,
+    name: "how devices, leads, sockets and units are at the moment; searches for faults in the record",
+    up: { job: same, device: same, command: same, stock: same, preferences: same },
+  },
+  {
+    to: 5,
+    name: "what was written into the household's sheet; visits that ended, promises and refusals in the record; the firm's picture",
+    up: { job: same, device: same, command: same, stock: same, preferences: same },
+  },
 ];

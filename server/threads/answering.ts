@@ -3,9 +3,10 @@ import { answerTo, type Question } from "./questions";
 
 // A thread that answers one question after the other, so that the server goes on meanwhile.
 parentPort?.on("message", ({ id, question }: { readonly id: number; readonly question: Question }) => {
-  try {
-    parentPort?.postMessage({ id, answer: answerTo(question) });
-  } catch (error) {
-    parentPort?.postMessage({ id, failed: error instanceof Error ? (error.stack ?? error.message) : String(error) });
-  }
+  Promise.resolve()
+    .then(() => answerTo(question))
+    .then((answer) => parentPort?.postMessage({ id, answer }))
+    .catch((error: unknown) =>
+      parentPort?.postMessage({ id, failed: error instanceof Error ? (error.stack ?? error.message) : String(error) }),
+    );
 });

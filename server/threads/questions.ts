@@ -21,6 +21,7 @@ import {
 import type { Observation } from "@/core/proof";
 import { arrivalsReport, plansReport, proveReport, visitBrief } from "@/core/report";
 import type { MinutesTable } from "@/core/visit";
+import { printOut, type PrintOrder } from "@/print";
 
 /** What takes long enough to keep others waiting, asked of a thread of its own. Everything in it is plain data. */
 export type Question =
@@ -31,6 +32,8 @@ export type Question =
       readonly visits: readonly { readonly job: Job; readonly record: readonly VisitEntry[] }[];
       readonly table: MinutesTable;
     }
+  /** A printed document or a package, as bytes. */
+  | { readonly ask: "print"; readonly order: PrintOrder }
   | {
       readonly ask: "plans";
       readonly job: Job;
@@ -47,7 +50,7 @@ export type Question =
 /** A server plans no longer than this for one question. */
 const MOST_PLANNING_MS = 5000;
 
-/** The answer as it goes out; null where there is nothing to plan. */
+/** The answer as it goes out, or a promise of it; null where there is nothing to plan. */
 export function answerTo(question: Question): unknown {
   switch (question.ask) {
     case "arrivals":
@@ -56,6 +59,8 @@ export function answerTo(question: Question): unknown {
       return proveReport(question.job, question.observations);
     case "visit-briefs":
       return question.visits.map(({ job, record }) => visitBrief(job, record, question.table));
+    case "print":
+      return printOut(question.order, process.cwd());
     case "plans":
       return plansOf(question);
   }

@@ -5,7 +5,7 @@ import dynamic from "next/dynamic";
 import { useEffect } from "react";
 import { boardText, plural } from "@/core/text";
 import { EffectLine, Sheet, useChanges, useIntents, useJob } from "@/ui/job";
-import { Switcher, useChosen } from "@/ui/kit";
+import { PdfLink, Switcher, useChosen } from "@/ui/kit";
 import styles from "./arrivals-place.module.css";
 import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
@@ -26,6 +26,7 @@ const VIEWS = [
 export function ArrivalsPlace() {
   const board = useJob((state) => state.board);
   const job = useJob((state) => state.job);
+  const jobId = useJob((state) => state.id);
   const { say } = useIntents();
   const [wanted, setWanted] = useChosen("row");
   const [viewName, setView] = useChosen("view");
@@ -70,6 +71,7 @@ export function ArrivalsPlace() {
           <Button size="small" onClick={copy}>
             {arrivalsWords.copyAsText}
           </Button>
+          <PdfLink jobId={jobId} print="board" />
         </div>
       ) : null}
       {!board.length || !chosen ? (

@@ -7,7 +7,7 @@ import { freeId, MOST_SNAPSHOTS, type Job } from "@/core/job";
 import { compareBoards, isAlike, type ComparedRow } from "@/core/plan";
 import { arrivalSentence, deviceName, playedWords, rowWords } from "@/core/text";
 import { formatMilliseconds } from "@/core/units";
-import { Choice, CordThumbnail, VerdictMark } from "@/ui/kit";
+import { Choice, CordThumbnail, useChosen, VerdictMark } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./compare.module.css";
 import { ProvenCompare } from "./proven-compare";
@@ -22,14 +22,15 @@ export function CompareView() {
   const id = useJob((state) => state.id);
   const job = useJob((state) => state.job);
   const [first, ...others] = job.snapshots;
-  const [left, setLeft] = useState<string>(first?.id ?? FOUND);
-  const [right, setRight] = useState<string>(NOW);
+  const [wantedLeft, setLeft] = useChosen("left");
+  const [wantedRight, setRight] = useChosen("right");
   const states = [
     { value: NOW, label: arrivalsWords.asPlannedNow },
     { value: FOUND, label: arrivalsWords.settingsAsFound },
     { value: PROVEN, label: arrivalsWords.asProven },
     ...[...(first ? [first] : []), ...others].map(({ id, name }) => ({ value: id, label: arrivalsWords.kept(name) })),
   ];
+  const [left, right] = [known(states, wantedLeft) ?? first?.id ?? FOUND, known(states, wantedRight) ?? NOW];
   const boards = useMemo(() => [boardOf(job, left), boardOf(job, right)] as const, [job, left, right]);
   const rows = compareBoards(boards[0].board, boards[1].board);
   const isProven = left === PROVEN || right === PROVEN;
@@ -48,6 +49,10 @@ export function CompareView() {
     </div>
   );
 }
+
+/** A state that there is; null for one that is gone. */
+const known = (states: readonly { readonly value: string }[], wanted: string | null): string | null =>
+  states.find(({ value }) => value === wanted)?.value ?? null;
 
 /** What differs between two states, and how much is the same. */
 function Compared({ rows, jobs }: { rows: readonly ComparedRow[]; jobs: readonly [Job, Job] }) {

@@ -32,12 +32,9 @@ export function LoadChart({ arrival }: { arrival: Arrival }) {
     barThickness: 7,
   });
   return (
-    <div
-      style={{ height: 44 + loads.length * 44 }}
-      role="img"
-      aria-label={arrivalsWords.loadsOfLinks(names.map((name, index) => `${name}: ${figures[index] ?? ""}`).join("; "))}
-    >
+    <div style={{ height: 44 + loads.length * 44 }}>
       <Bar
+        aria-label={arrivalsWords.loadsOfLinks(names.map((name, index) => `${name}: ${figures[index] ?? ""}`).join("; "))}
         data={{
           labels: names,
           datasets: [

@@ -10,6 +10,7 @@ import { OutsideFrame } from "@/ui/frame";
 import { EmptyPlace, Switcher } from "@/ui/kit";
 import { daysWords } from "@/ui/words";
 import styles from "./days.module.css";
+import { DueList, type DueShown } from "./due-list";
 import { LoadList } from "./load-list";
 import type { DayVisitShown, VisitDaysShown } from "./shown";
 
@@ -23,10 +24,12 @@ interface DaysPlaceProps {
   readonly days: number;
   /** Null where the server did not get through in time. */
   readonly planned: VisitDaysShown | null;
+  readonly due: readonly DueShown[];
+  readonly today: string;
 }
 
 /** The visits of a day or a week in their order, and what the van is loaded with for them. */
-export function DaysPlace({ from, days, planned }: DaysPlaceProps) {
+export function DaysPlace({ from, days, planned, due, today }: DaysPlaceProps) {
   const router = useRouter();
   const go = (to: { readonly from?: string; readonly days?: string }) =>
     router.push(`/days?${new URLSearchParams({ from, days: String(days), ...to }).toString()}`);
@@ -93,6 +96,7 @@ export function DaysPlace({ from, days, planned }: DaysPlaceProps) {
             <LoadList days={planned} />
           </div>
         ) : null}
+        <DueList due={due} today={today} />
       </main>
     </OutsideFrame>
   );

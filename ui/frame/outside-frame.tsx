@@ -16,6 +16,8 @@ const OUTSIDE = [
   { href: "/join", name: frameWords.join },
   { href: "/shelf", name: frameWords.shelf },
   { href: "/stock", name: frameWords.vanStock },
+  { href: "/practice", name: frameWords.practice },
+  { href: "/figures", name: frameWords.figures },
   { href: "/settings", name: frameWords.settings },
 ] as const;
 

@@ -33,7 +33,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
         <nav aria-label={jobWords.placesOfThisJob} className={styles.places}>
           {PLACES.map(({ phase, places }) => (
             <div key={phase} className={styles.phase}>
-              <span className={styles.phaseName}>{phase}</span>
+              {places.length > 1 ? <span className={styles.phaseName}>{phase}</span> : null}
               {places.map((place) => (
                 <PlaceLink key={place.path} href={`/jobs/${id}/${place.path}`} name={place.name} />
               ))}

@@ -23,6 +23,11 @@ export const PLACES = [
     places: [
       { path: "runsheet", name: jobWords.runSheet, key: "7" },
       { path: "prove", name: jobWords.prove, key: "8" },
+      { path: "fix", name: jobWords.fix, key: "9" },
     ],
+  },
+  {
+    phase: jobWords.handover,
+    places: [{ path: "handover", name: jobWords.handover, key: "h" }],
   },
 ] as const;

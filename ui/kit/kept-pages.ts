@@ -10,7 +10,7 @@ export function useKeptPages(job: string): void {
     const start = async () => {
       await navigator.serviceWorker.register("/visit-worker.js", { scope: "/jobs/" });
       const { active } = await navigator.serviceWorker.ready;
-      active?.postMessage({ keep: ["runsheet", "prove"].map((place) => `/jobs/${job}/${place}`) });
+      active?.postMessage({ keep: ["runsheet", "prove", "fix"].map((place) => `/jobs/${job}/${place}`) });
     };
     // A browser that does not allow it leaves the page as it is.
     start().catch(() => undefined);

@@ -4,6 +4,7 @@ import { Button } from "antd";
 import dayjs from "dayjs";
 import type { Arrival } from "@/core/chain";
 import { useIntents, useJob } from "@/ui/job";
+import { PdfLink } from "@/ui/kit";
 import { usePreferences } from "@/ui/preferences";
 import styles from "./patch.module.css";
 import { patchWords } from "@/ui/words";
@@ -12,6 +13,7 @@ import { patchWords } from "@/ui/words";
 export function ExportButtons({ row }: { row: Arrival | null }) {
   const job = useJob((state) => state.job);
   const revision = useJob((state) => state.revision);
+  const jobId = useJob((state) => state.id);
   const { units, firm } = usePreferences();
   const { edit, say } = useIntents();
   const print = () => ({ job, row, units, firm, date: dayjs().format("D MMMM YYYY"), revision });
@@ -29,6 +31,7 @@ export function ExportButtons({ row }: { row: Arrival | null }) {
       <Button size="small" onClick={() => void save("png")}>
         {patchWords.saveAsPng}
       </Button>
+      <PdfLink jobId={jobId} print="map" />
       {arranged.length ? (
         <Button
           size="small"

@@ -19,7 +19,7 @@ import {
 } from "@/core/plan";
 import { impossibleSchool, planProof, PRESET_WORDS, SCHOOL_WORDS, tradesProof, tradeWords } from "@/core/text";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
-import { answerOf, EmptyPlace, Switcher, Tabs, useChosen, WorkNote } from "@/ui/kit";
+import { answerOf, EmptyPlace, PdfLink, Switcher, Tabs, useChosen, WorkNote } from "@/ui/kit";
 import { useStock } from "@/ui/stock";
 import { plansWords } from "@/ui/words";
 import type { PlanQuestion, PlansWorker } from "@/workers/plans-worker";
@@ -51,6 +51,7 @@ const askTrades = (planner: Remote<PlansWorker>, question: PlanQuestion) => plan
 /** The ways to wire this room, side by side: the best of each school, or those that no other beats, planned aside. */
 export function PlansPlace() {
   const job = useJob((state) => state.job);
+  const jobId = useJob((state) => state.id);
   const { edit } = useIntents();
   const stock = useStock();
   const [wanted, setWanted] = useChosen("weights");
@@ -107,6 +108,7 @@ export function PlansPlace() {
             </Button>
           )}
           <Switcher label={plansWords.view} choices={VIEWS} chosen={isTrades ? "trades" : "ways"} onChoose={setView} />
+          <PdfLink jobId={jobId} print="plans" />
         </header>
         {preset === null && !isTrades ? <FineTuning weights={weights} onWeights={(next) => setWanted(writeWeights(next))} /> : null}
         {work.state === "working" ? (

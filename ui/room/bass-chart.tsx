@@ -18,12 +18,9 @@ export function BassChart({ seats }: { seats: readonly { readonly name: string; 
   const lines = [colour("--brass"), colour("--whole"), colour("--string"), colour("--part")];
   const axis = { grid: { color: colour("--line") }, ticks: { color: colour("--quiet") } };
   return (
-    <div
-      style={{ height: 240 }}
-      role="img"
-      aria-label={roomWords.bassAt(seats.map(({ name, curve }) => roomWords.spread(name, curve.spreadDb.toFixed(0))).join("; "))}
-    >
+    <div style={{ height: 240 }}>
       <Line
+        aria-label={roomWords.bassAt(seats.map(({ name, curve }) => roomWords.spread(name, curve.spreadDb.toFixed(0))).join("; "))}
         data={{
           labels: [...(seats[0]?.curve.hertz ?? [])],
           datasets: seats.map(({ name, curve }, index) => ({

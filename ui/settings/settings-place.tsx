@@ -5,6 +5,7 @@ import { useState } from "react";
 import { CONTENT_CATALOGUE } from "@/core/device";
 import type { Preferences } from "@/core/preferences";
 import { masterWords } from "@/core/text";
+import type { FirmFaults as FirmFaultCounts } from "@/core/diagnose";
 import type { LearnedMinutes } from "@/core/visit";
 import { Sessions, type SessionShown } from "@/ui/access";
 import { OutsideFrame } from "@/ui/frame";
@@ -13,6 +14,8 @@ import { useKeepPreferences, usePreferences } from "@/ui/preferences";
 import { useThemeChoice } from "@/ui/theme";
 import { Backups, type BackupsShown } from "./backups";
 import { EraseCustomer, type CustomerShown } from "./erase-customer";
+import { FirmFaults } from "./firm-faults";
+import { FirmPicture } from "./firm-picture";
 import { FirmMinutes } from "./firm-minutes";
 import styles from "./settings.module.css";
 import { settingsWords } from "@/ui/words";
@@ -25,6 +28,8 @@ const SOURCES = [
 
 interface SettingsPlaceProps {
   readonly learned: LearnedMinutes;
+  /** How many faults of each kind the firm's searches have found. */
+  readonly solved: FirmFaultCounts["solved"];
   readonly backups: BackupsShown;
   readonly customers: readonly CustomerShown[];
   /** Null where nobody has to sign in. */
@@ -32,7 +37,7 @@ interface SettingsPlaceProps {
 }
 
 /** What the firm sets once: the look, the units, its name for print, and what a new player is taken to play. */
-export function SettingsPlace({ learned, backups, customers, sessions }: SettingsPlaceProps) {
+export function SettingsPlace({ learned, solved, backups, customers, sessions }: SettingsPlaceProps) {
   const kept = usePreferences();
   const keep = useKeepPreferences();
   const { chosen, setTheme } = useThemeChoice();
@@ -108,6 +113,7 @@ export function SettingsPlace({ learned, backups, customers, sessions }: Setting
               onChange={(event) => set({ firm: { ...draft.firm, phone: event.target.value } })}
             />
           </label>
+          <FirmPicture picture={draft.firm.picture} onChoose={(picture) => set({ firm: { ...draft.firm, picture } })} />
         </section>
         <section aria-label={settingsWords.whatNewPlayersPlay}>
           <h2>{settingsWords.whatNewPlayersPlay}</h2>
@@ -126,6 +132,7 @@ export function SettingsPlace({ learned, backups, customers, sessions }: Setting
           ))}
         </section>
         <FirmMinutes own={draft.minutes} learned={learned} onSet={(minutes) => set({ minutes })} />
+        <FirmFaults own={draft.faults} solved={solved} onSet={(faults) => set({ faults })} />
         <footer className={styles.foot}>
           <span aria-live="polite">{told ?? (changed ? settingsWords.notKeptYet : "")}</span>
           <Button type="primary" disabled={!changed} onClick={() => void save()}>

@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import { Download, FileUp, Pencil, Plus, Trash2 } from "lucide-react";
+import { Pencil, Plus, Trash2 } from "lucide-react";
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { useRef, useState, type ReactNode } from "react";
@@ -14,6 +14,7 @@ import {
   type Device,
   type DeviceParts,
 } from "@/core/device";
+import type { KindHistory } from "@/core/handover";
 import { writeShelfFile } from "@/core/job";
 import type { Outcome } from "@/core/outcome";
 import { differenceWords } from "@/core/text";
@@ -21,6 +22,7 @@ import { OutsideFrame } from "@/ui/frame";
 import { DamagedRows, saveFile, SocketShape } from "@/ui/kit";
 import { changeOnShelf, dropFromShelf, importShelf, keepOnShelf, type OwnDevice } from "./own-devices";
 import { PartsForm } from "./parts-form";
+import { Recurring } from "./recurring";
 import styles from "./shelf.module.css";
 import { shelfWords } from "@/ui/words";
 
@@ -37,9 +39,10 @@ const LANES = [
 interface ShelfPlaceProps {
   own: readonly OwnDevice[];
   damaged: readonly { readonly id: string; readonly text: string }[];
+  recurring: readonly KindHistory[];
 }
 
-export function ShelfPlace({ own, damaged }: ShelfPlaceProps) {
+export function ShelfPlace({ own, damaged, recurring }: ShelfPlaceProps) {
   const router = useRouter();
   const [making, setMaking] = useState(false);
   const [editing, setEditing] = useState<OwnDevice | null>(null);
@@ -68,11 +71,8 @@ export function ShelfPlace({ own, damaged }: ShelfPlaceProps) {
               data-testid="shelf-file"
               onChange={(event) => void takeFile(event.target.files?.[0]).finally(() => (event.target.value = ""))}
             />
-            <Button icon={<FileUp size={16} aria-hidden />} onClick={() => file.current?.click()}>
-              {shelfWords.import}
-            </Button>
+            <Button onClick={() => file.current?.click()}>{shelfWords.import}</Button>
             <Button
-              icon={<Download size={16} aria-hidden />}
               disabled={own.length === 0}
               onClick={() => saveFile("shelf.octachord-shelf.json", "application/json", writeShelfFile(own.map(({ device }) => device)))}
             >
@@ -89,6 +89,7 @@ export function ShelfPlace({ own, damaged }: ShelfPlaceProps) {
         <p className={styles.quiet}>{shelfWords.kindsAndOwn(SHELF.length, own.length)}</p>
         <div aria-live="assertive">{notice ? <p className={styles.notice}>{notice}</p> : null}</div>
         {making ? <PartsForm onKeep={(parts) => void keep(parts)} onCancel={() => setMaking(false)} /> : null}
+        <Recurring kinds={recurring} onKeep={(device) => void keepOnShelf(device).then((outcome) => after(outcome))} />
         <section aria-label={shelfWords.yourOwn}>
           <h2>{shelfWords.yourOwn}</h2>
           <DamagedRows rows={damaged} onDrop={(id) => void dropFromShelf(id).then((outcome) => after(outcome))} />

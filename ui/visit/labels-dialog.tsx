@@ -1,6 +1,6 @@
 "use client";
 
-import { Button, InputNumber, Modal } from "antd";
+import { Button, Checkbox, InputNumber, Modal } from "antd";
 import { useState } from "react";
 import { Choice } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
@@ -13,6 +13,7 @@ type Sheet = { readonly [Key in keyof typeof START]: Key extends "paper" ? "a4" 
 /** Labels for both ends of every cable: the sheet is chosen, and printed or had as a table. */
 export function LabelsDialog({ jobId, onClose }: { jobId: string; onClose: () => void }) {
   const [sheet, setSheet] = useState<Sheet>(START);
+  const [isMarked, setMarked] = useState(false);
   const set = (change: Partial<Sheet>) => setSheet({ ...sheet, ...change });
   const query = new URLSearchParams(Object.entries(sheet).map(([key, value]): [string, string] => [key, String(value)]));
   const figure = (key: "columns" | "rows" | "margin" | "start", label: string, most: number, least = 1) => (
@@ -53,9 +54,12 @@ export function LabelsDialog({ jobId, onClose }: { jobId: string; onClose: () =>
           <Button type="primary" href={`/api/jobs/${jobId}/labels?as=pdf&${query.toString()}`} download>
             {visitWords.labelsPdf}
           </Button>
-          <Button href={`/api/jobs/${jobId}/labels?as=csv`} download>
+          <Button href={`/api/jobs/${jobId}/labels?as=csv&mark=${isMarked ? 1 : 0}`} download>
             {visitWords.labelsCsv}
           </Button>
+          <Checkbox checked={isMarked} onChange={(event) => setMarked(event.target.checked)}>
+            {visitWords.csvMark}
+          </Checkbox>
         </p>
       </div>
     </Modal>

@@ -3,7 +3,7 @@
 import { Input } from "antd";
 import type { Job } from "@/core/job";
 import { useIntents } from "@/ui/job";
-import { Switcher } from "@/ui/kit";
+import { PdfLink, Switcher } from "@/ui/kit";
 import { visitWords } from "@/ui/words";
 import { LabelsButton } from "./labels-button";
 import { useOwnName } from "./own-name";
@@ -40,6 +40,7 @@ export function RunSheetHead({ job, jobId }: { job: Job; jobId: string }) {
           onPressEnter={(event) => event.currentTarget.blur()}
         />
         <LabelsButton jobId={jobId} />
+        <PdfLink jobId={jobId} print="runsheet" size="middle" />
         <PhoneButton path={`/jobs/${jobId}/runsheet`} />
       </span>
     </header>

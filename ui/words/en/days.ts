@@ -27,4 +27,8 @@ export const daysWords = {
   missing: (count: number) => `${count} not in the van`,
   buy: "Buy before",
   tools: "Tools",
+  due: "Due in the next two months",
+  nothingDue: "Nothing is due. Firmware, batteries and promised visits of jobs that were handed over come up here.",
+  dueCalendar: "Due dates as a calendar file, one year ahead",
+  overdue: "overdue",
 };

@@ -13,6 +13,8 @@ export const frameWords = {
   join: "Five questions",
   shelf: "Shelf",
   vanStock: "Van stock",
+  practice: "Practice",
+  figures: "Figures",
   settings: "Settings",
   placesOutsideTheJobs: "Places outside the jobs",
   place: "place",

@@ -64,6 +64,8 @@ export const jobWords = {
   visit: "Visit",
   runSheet: "Run sheet",
   prove: "Prove",
+  fix: "Fix",
+  handover: "Handover",
   notedFromVisit: "Noted from the run sheet",
   saved: (figure: string) => `saved ${figure}`,
   saving: "saving …",

@@ -1,5 +1,6 @@
 /** Words of pieces that several places share. */
 export const kitWords = {
+  asPdf: "PDF",
   noPictureMade: "The browser made no picture.",
   notAllTried: "This room can be changed in more ways than there was time to try; these are the ones that were tried.",
   serverAway: "The server is not responding. Nothing was changed; try again when it is back.",

@@ -1,6 +1,8 @@
 /** Words of titles and pages of their own. */
 export const pagesWords = {
   octachord: "Octachord",
+  figuresTitle: "Figures · Octachord",
+  practiceTitle: "Practice · Octachord",
   thisPageStopped: "This page stopped",
   stoppedWords: "What was saved is kept. Load the page again; if it stops again, export the job and start it from the file.",
   loadAgain: "Load again",

@@ -15,6 +15,7 @@ export const visitWords = {
   labelsWords: "Both ends of every cable and speaker wire, as on the map.",
   labelsPdf: "Labels as PDF",
   labelsCsv: "CSV",
+  csvMark: "The table with a byte order mark, for spreadsheets that show wrong letters",
   paper: "Paper",
   papers: { a4: "A4", letter: "Letter", strip: "strip, one below the other" },
   columns: "Columns",

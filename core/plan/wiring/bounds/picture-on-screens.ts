@@ -68,6 +68,7 @@ function keptIn(space: WiringSpace, player: Device, screen: Device, port: string
     direction: "either",
     backwards: false,
     miswired: false,
+    state: "sound",
     returnWires: "earc",
     controlWire: true,
     label: "",

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { tries } from "@/demo/tries-under-test";
 import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { PlugBounds } from "./plug-bounds";
 import { topologyEffort, draftOf, planOf } from "./plan-draft";
@@ -41,7 +42,7 @@ describe("the bound of an assignment", () => {
             );
           }
       }),
-      { numRuns: 60, seed: 32 },
+      tries(30, 120, 32),
     );
   });
 
@@ -57,7 +58,7 @@ describe("the bound of an assignment", () => {
               if (option) expect(option.points).toBeLessThanOrEqual(Math.min(bounds.of(plug), bounds.on(configuration, plug)) + 1e-6);
         }
       }),
-      { numRuns: 80, seed: 36 },
+      tries(40, 160, 36),
     );
   });
 
@@ -75,7 +76,7 @@ describe("the bound of an assignment", () => {
               }),
             );
       }),
-      { numRuns: 60, seed: 34 },
+      tries(25, 120, 34),
     );
   });
 
@@ -94,7 +95,7 @@ describe("the bound of an assignment", () => {
             expect(found?.worth).toBeCloseTo(solveAssignment(tables, all, -Infinity)?.worth ?? NaN, 9);
           }
       }),
-      { numRuns: 40, seed: 35 },
+      tries(20, 80, 35),
     );
   });
 });

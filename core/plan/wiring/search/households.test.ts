@@ -186,6 +186,7 @@ describe("a stick that covers its neighbours", () => {
         direction: "either",
         backwards: false,
         miswired: false,
+        state: "sound",
         returnWires: "none",
         controlWire: true,
         label: "",

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import { tries } from "@/demo/tries-under-test";
 import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { type School, schoolsOf, topologiesOf } from "../topology";
 import { newContext, withPictureBounds } from "./configurations";
@@ -47,6 +48,6 @@ test("steps taken in any order, each as far as anybody asks, lead to the same be
       expect(found.proven).toBe(true);
       if (found.plans[0] && found.plans[0].figures.heard) expect(incumbent()).toBeCloseTo(found.plans[0].points, 5);
     }),
-    { numRuns: 60, seed: 74 },
+    tries(20, 120, 74),
   );
 }, 180_000);

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { device } from "@/demo/room-under-test";
+import { tries } from "@/demo/tries-under-test";
 import { solve, type Arrival } from "@/core/chain";
 import type { Device } from "@/core/device";
 import { emptyJob, type Job, type Want } from "@/core/job";
@@ -229,7 +230,7 @@ function isHadBy({ screens }: WiringSpace, want: Must, board: readonly Arrival[]
 }
 
 describe("the best plan", () => {
-  test("of every school equals the best of all rooms there are, each tried through the full engine: 300 small rooms", () => {
+  test("of every school equals the best of all rooms there are, each tried through the full engine: small rooms", () => {
     let rooms = 0;
     fc.assert(
       fc.property(smallRooms, (small) => {
@@ -250,12 +251,12 @@ describe("the best plan", () => {
         );
         expect(found.plans.map(({ school }) => school).toSorted()).toEqual([...best.keys()].toSorted());
       }),
-      { numRuns: 300, seed: 606 },
+      tries(100, 600, 606),
     );
-    expect(rooms).toBeGreaterThan(5000);
+    expect(rooms).toBeGreaterThan(1500);
   }, 240_000);
 
-  test("that none beats: no room there is has more of anything for no less of the rest, 60 small rooms", () => {
+  test("that none beats: no room there is has more of anything for no less of the rest, in small rooms", () => {
     fc.assert(
       fc.property(smallRooms, (small) => {
         const space = spaceOf(small);
@@ -280,7 +281,7 @@ describe("the best plan", () => {
               JSON.stringify(trade),
             ).toBe(true);
       }),
-      { numRuns: 60, seed: 607 },
+      tries(20, 120, 607),
     );
   }, 240_000);
 });

@@ -75,6 +75,12 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     .toSorted((a, b) => b.bound - a.bound);
   if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest));
   const bounded = topologiesOn(withPictureBounds(context), sets);
+  // And a fair one from those that promise most, so that a search that runs out of time has something to show.
+  for (const one of bounded
+    .filter(hasSound)
+    .toSorted((a, b) => b.bound - a.bound)
+    .slice(0, DIVES))
+    if (!isOver()) toWin.keep(firstPlan(context, one));
   const heard = explore(toWin, bounded.filter(hasSound), isOver);
   // A plan without any sound counts only where no other has any.
   const isSilent = found.best.size === 0;
@@ -102,6 +108,9 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     provenAfter,
   };
 }
+
+/** So many topologies give a plan before the search begins. */
+const DIVES = 4;
 
 /** The best plan of each school so far. */
 class Found {

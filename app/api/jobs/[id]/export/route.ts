@@ -1,3 +1,4 @@
+import { jobFileText } from "@/core/report";
 import { fileStem } from "@/core/text";
 import { database, findJob, packJob, withRecord } from "@/server";
 import { answer } from "../../../answer";
@@ -16,7 +17,7 @@ export const GET = answer<{ id: string }>(async (request, { id }) => {
         "Content-Disposition": `attachment; filename="${fileStem(found.job.name)}.octachord.zip"`,
       },
     });
-  return new Response(`${JSON.stringify(await withRecord(db, found), null, 2)}\n`, {
+  return new Response(jobFileText(await withRecord(db, found)), {
     headers: {
       "Content-Type": "application/json",
       "Content-Disposition": `attachment; filename="${fileStem(found.job.name)}.octachord.json"`,

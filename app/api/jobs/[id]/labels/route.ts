@@ -15,6 +15,8 @@ const Query = z.object({
   rows: whole(1, 30, 8),
   margin: whole(0, 40, 8),
   start: whole(1, 240, 1),
+  /** 1: the table begins with a byte order mark, which some spreadsheets need to read it as UTF-8. */
+  mark: whole(0, 1, 0),
 });
 
 /** Labels for both ends of every cable and speaker wire of a job. */
@@ -24,10 +26,11 @@ export const GET = answer<{ id: string }>(async (request, { id }) => {
   const found = await findJob(await database(), id);
   if (!found) return noSuchJob();
   const { job } = found;
-  const { as, paper, columns, rows, margin, start } = query.data;
+  const { as, paper, columns, rows, margin, start, mark } = query.data;
   const name = `${fileStem(job.name)}-labels.${as}`;
   const headers = { "Content-Disposition": `attachment; filename="${name}"` };
-  if (as === "csv") return new Response(labelTable(job), { headers: { ...headers, "Content-Type": "text/csv; charset=utf-8" } });
+  if (as === "csv")
+    return new Response(labelTable(job, { mark: mark === 1 }), { headers: { ...headers, "Content-Type": "text/csv; charset=utf-8" } });
   const words = cableLabels(job).map((label) => label.words);
   const pages =
     paper === "strip"

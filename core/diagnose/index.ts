@@ -1,0 +1,18 @@
+export { beliefAfter, CURE_ANSWERS, NOT_KNOWN, OTHER, type Belief, type CureAnswer, type Observed, type ObservedTrouble } from "./belief";
+export { chanceOfSymptom, type Case, type CureRow, type LookRow, type Suspect } from "./case";
+export { chooseByLookAhead, isCure, minutesIfTaken, type Choice } from "./choose";
+export { chooseExactly, minutesOfPolicy, withoutErrors } from "./exact";
+export { isMendedBy, type Fault, type FaultPlace } from "./fault";
+export { finderOf, standOf, type Finder, type Stand } from "./finder";
+export { AS_RECORDED, NO_HISTORY, playFault, playPair, priorsOf, UNKNOWN, type FirmFaults, type PlayedFault } from "./job-faults";
+export { nextByProbabilityOverCost, nextOfChecklist } from "./plain-orders";
+export { answerOf, alikeTo, playOut, rigWith, type PlayedOut } from "./played-out";
+export { generator, type Draw } from "./random";
+export { healthyRoom, type Healthy, type Seen as RoomSeen } from "./seen";
+export { stepId, type CableSide, type Cure, type Look, type Step } from "./step";
+export { fitsSymptom, symptomsOf, TROUBLES, type Symptom, type Trouble } from "./symptom";
+export { cureEdit } from "./cure-edit";
+export { householdChecks } from "./household-checks";
+export { foundByKind, foundIn, walksOf, walkStep, type Walk } from "./walk";
+export { observedInProof } from "./from-proof";
+export { answerOfPasted, pasteableOf, type Pasteable, type PastedTrouble } from "./pasted";

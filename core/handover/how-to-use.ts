@@ -1,0 +1,156 @@
+import { castOf, judgeAct, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
+import { findDevice } from "@/core/job";
+import { deviceName } from "@/core/text";
+import { inputName, pressesByHand } from "./hand-path";
+import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
+import { sheetLine } from "./sheet-line";
+import type { PlayerRows } from "./used-players";
+
+const nameOf = ({ job }: Household, id: string): string => deviceName(job, id);
+
+/** A key of the control bus as it is printed on the sheet. */
+function keyOf({ job, network }: Household, { device, key }: HandStep): SheetKey {
+  switch (key.press) {
+    case "power-on":
+    case "power-off":
+      return { key: "power" };
+    case "begin-return":
+      return { key: "return" };
+    case "input": {
+      const inputs = network.nodes.find((node) => node.device === device)?.inputs ?? [];
+      const port = key.input === null ? undefined : inputs[key.input - 1];
+      return { key: "input", input: port === undefined ? null : inputName(job, { device, port }) };
+    }
+    default:
+      return { key: key.press };
+  }
+}
+
+const pressOf = (household: Household, step: HandStep): SheetPress => ({
+  device: nameOf(household, step.device),
+  ...keyOf(household, step),
+});
+
+/** Devices that came on by themselves in an act. */
+function wokenBy(household: Household, { played }: JudgedAct): readonly string[] {
+  const pressed = new Set(played.pressed.map(({ device }) => device));
+  return [...played.trace.end.values()].flatMap(({ nature, power }) => {
+    const before = played.start.get(nature.device);
+    const came = power === "on" && before?.power !== "on" && !nature.leftOn && !pressed.has(nature.device);
+    return came ? [nameOf(household, nature.device)] : [];
+  });
+}
+
+/** Long enough, in whole seconds; null where nothing is waited for. */
+function secondsOf({ pictureMs, soundMs }: JudgedAct): number | null {
+  const ms = Math.max(pictureMs ?? 0, soundMs ?? 0);
+  return ms > 1000 ? Math.ceil(ms / 1000) : null;
+}
+
+/** How some players are used. */
+interface Way {
+  readonly players: readonly UsedPlayer[];
+  readonly id: string;
+  readonly facts: readonly SheetFact[];
+  /** Nothing but its own power key. */
+  readonly isPlain: boolean;
+}
+
+/** The act that begins the use of a player: its own key wakes it; a screen with its own contents is switched on. */
+function actOf(household: Household, { device, isScreen, uses }: PlayerRows): Act | null {
+  const { screen, system } = castOf(household);
+  if (device === system?.nature.device) return { act: "music" };
+  if (device === screen?.nature.device) return uses.includes("tv") ? { act: "news" } : { act: "screen-on" };
+  if (isScreen) return { act: "other-screen-on", device };
+  return household.stations.has(device) ? { act: "wake", device } : null;
+}
+
+function wayOf(household: Household, used: PlayerRows): Way {
+  const players = [{ player: nameOf(household, used.device), uses: used.uses }];
+  const act = actOf(household, used);
+  const judged = act && judgeAct(household, act);
+  const { verdict } = judged?.verdict ?? { verdict: "fails" };
+  const isGood = judged && verdict !== "fails" && verdict !== "unstable";
+  if (!judged || !isGood) {
+    const screen = used.rows.find((row) => row.screen !== null)?.screen ?? null;
+    const system = used.rows.find((row) => row.system !== null)?.system ?? null;
+    const presses = pressesByHand(household.job, used.device, screen, system);
+    return { players, id: used.device, facts: presses.map((press): SheetFact => ({ says: "press", press })), isPlain: false };
+  }
+  const woken = wokenBy(household, judged);
+  const seconds = secondsOf(judged);
+  const first = judged.played.pressed.map((pressed): SheetFact => ({ says: "press", press: pressOf(household, pressed) }));
+  const then = judged.verdict.verdict === "with-a-step" ? judged.verdict.steps : [];
+  const wakes: SheetFact[] = woken.length || seconds !== null ? [{ says: "wakes", devices: woken, seconds }] : [];
+  const isPlain = act?.act === "wake" && then.length === 0;
+  return {
+    players,
+    id: used.device,
+    facts: [...first, ...wakes, ...then.map((step): SheetFact => ({ says: "press", press: pressOf(household, step) }))],
+    isPlain,
+  };
+}
+
+/** Players whose own power key does everything share their lines; the time is that of the slowest. */
+function together(ways: readonly Way[]): readonly Way[] {
+  const groups = new Map<string, Way[]>();
+  for (const way of ways) {
+    const woken = way.facts.flatMap((fact) => (fact.says === "wakes" ? fact.devices : []));
+    const key = way.isPlain ? woken.toSorted().join("\n") : `alone ${way.id}`;
+    groups.set(key, [...(groups.get(key) ?? []), way]);
+  }
+  return [...groups.values()].flatMap((group): Way[] => {
+    const [first] = group;
+    if (!first || group.length === 1) return group;
+    const wakes = group.flatMap(({ facts }) => facts.filter((fact) => fact.says === "wakes"));
+    const seconds = Math.max(0, ...wakes.map((fact) => fact.seconds ?? 0));
+    const devices = wakes[0]?.devices ?? [];
+    return [
+      {
+        ...first,
+        players: group.flatMap(({ players }) => players),
+        facts: [
+          { says: "press-own-power" },
+          ...(devices.length || seconds ? [{ says: "wakes", devices, seconds: seconds || null } as const] : []),
+        ],
+        id: group.map(({ id }) => id).join("+"),
+      },
+    ];
+  });
+}
+
+/** How each player is used: which remote, which key, what comes on by itself, how long to wait; then volume and off. */
+export function linesOfUse(household: Household, players: readonly PlayerRows[]): readonly SheetLine[] {
+  const ways = players.map((used) => wayOf(household, used));
+  return [
+    ...together(ways).flatMap((way): SheetLine[] => [
+      sheetLine("head", `use ${way.id}`, { says: "use", players: way.players }),
+      ...way.facts.map((fact, index) => sheetLine("step", `use ${way.id} ${index + 1}`, fact)),
+    ]),
+    ...volumeLines(household),
+    ...offLines(household, players),
+  ];
+}
+
+/** Whose remote moves what is heard: the screen's, or the one that a person has to take. */
+function volumeLines(household: Household): readonly SheetLine[] {
+  const { screen, system } = castOf(household);
+  const verdict = judgeAct(household, { act: "louder" })?.verdict;
+  const step = verdict?.verdict === "with-a-step" ? verdict.steps[0]?.device : undefined;
+  const by = verdict?.verdict === "as-wished" ? screen?.nature.device : (step ?? system?.nature.device ?? screen?.nature.device);
+  if (by === undefined) return [];
+  const isKnob = findDevice(household.job, by)?.volume === "knob";
+  return [sheetLine("sentence", "use volume", { says: "volume", device: nameOf(household, by), by: isKnob ? "knob" : "remote" })];
+}
+
+function offLines(household: Household, players: readonly PlayerRows[]): readonly SheetLine[] {
+  const judged = judgeAct(household, { act: "screen-off" });
+  const [press] = judged?.played.pressed ?? [];
+  if (!judged || !press) return [];
+  const { verdict } = judged;
+  const left = "misses" in verdict ? verdict.misses.flatMap((miss) => ("device" in miss ? [miss.device] : [])) : [];
+  // What no control wire reaches goes off by its own key alone.
+  const apart = players.flatMap(({ device, isScreen }) => (isScreen || household.stations.has(device) ? [] : [device]));
+  const stays = [...new Set([...left, ...apart])].map((device) => nameOf(household, device));
+  return [sheetLine("sentence", "use off", { says: "off", press: pressOf(household, press), stays })];
+}

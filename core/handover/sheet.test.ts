@@ -1,0 +1,176 @@
+import { describe, expect, test } from "vitest";
+import { NO_HISTORY } from "@/core/diagnose";
+import type { Job } from "@/core/job";
+import { householdSheet, SHEET_SECTIONS, type SheetFact, type SheetSectionId } from "@/core/handover";
+import { lineWords, plainWordsTroubles, sentencesWithoutLine, SHEET_WORDS } from "@/core/text";
+import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { device, made, room, set } from "@/demo/room-under-test";
+
+const SOURCE = { firm: { name: "Firm", phone: "12" }, faults: NO_HISTORY };
+const sectionOf = (job: Job, id: SheetSectionId) => householdSheet(job, SOURCE).sections.find((one) => one.id === id)?.lines ?? [];
+const factsOf = (job: Job, id: SheetSectionId): readonly SheetFact[] => sectionOf(job, id).map(({ fact }) => fact);
+
+/** A streamer at the TV, and a bar that gets its sound back over ARC. */
+const overArc = (...settings: readonly string[]): Job =>
+  set(
+    room(
+      [device("tv-arc", "tv"), device("bar-arc-optical", "bar"), device("streamer-4k", "streamer")],
+      "streamer hdmi-out > tv hdmi2",
+      "bar hdmi-out > tv hdmi1",
+    ),
+    ...settings,
+  );
+
+describe("how to use a room", () => {
+  test("with HDMI control one key is enough: what comes on by itself, and how long it takes", () => {
+    expect(factsOf(overArc(), "use")).toEqual(
+      expect.arrayContaining([
+        { says: "use", players: [{ player: "streamer", uses: expect.arrayContaining(["film"]) as unknown }] },
+        { says: "press", press: { device: "streamer", key: "power" } },
+        { says: "wakes", devices: expect.arrayContaining(["tv", "bar"]) as unknown, seconds: expect.any(Number) as unknown },
+        { says: "off", press: { device: "tv", key: "power" }, stays: [] },
+      ]),
+    );
+  });
+
+  test("without HDMI control each device is switched on and the input is chosen as it is printed at the socket", () => {
+    const job = overArc("tv cec off", "bar cec off", "streamer cec off");
+    const port = job.devices[0]?.ports.find(({ id }) => id === "hdmi2")?.label;
+    const presses = factsOf(job, "use").flatMap((fact) => (fact.says === "press" ? [fact.press] : []));
+    expect(presses).toEqual(
+      expect.arrayContaining([
+        { device: "streamer", key: "power" },
+        { device: "tv", key: "power" },
+        { device: "bar", key: "power" },
+        { device: "tv", key: "input", input: port },
+      ]),
+    );
+  });
+
+  test("two players whose own key does everything share their lines, with the longer wait", () => {
+    const two = room(
+      [device("tv-arc", "tv"), device("bar-arc-optical", "bar"), device("streamer-4k", "streamer"), device("console-mat", "console")],
+      "streamer hdmi-out > tv hdmi2",
+      "console hdmi-out > tv hdmi3",
+      "bar hdmi-out > tv hdmi1",
+    );
+    const facts = factsOf(two, "use");
+    expect(facts).toContainEqual({ says: "press-own-power" });
+    expect(
+      facts.filter(({ says }) => says === "use").map((fact) => (fact.says === "use" ? fact.players.map(({ player }) => player) : [])),
+    ).toContainEqual(["streamer", "console"]);
+  });
+});
+
+test("a player that no control wire reaches is switched off by hand: the sheet does not promise that everything goes off", () => {
+  const off = factsOf(demoJob("14-composite-boxes", "systems"), "use").find(({ says }) => says === "off");
+  expect(off).toMatchObject({ stays: ["Game box, old"] });
+});
+
+describe("what is not to be expected", () => {
+  test("an Atmos stream over a TV that passes Dolby Digital on: the height is missed, and the TV is why", () => {
+    const lines = factsOf(overArc(), "surround").filter(({ says }) => says === "not-expected");
+    expect(lines.length).toBeGreaterThan(0);
+    for (const fact of lines) if (fact.says === "not-expected") expect(["height", "surround"]).toContain(fact.missing);
+  });
+
+  test("a room where everything arrives promises all of it", () => {
+    const { sections } = householdSheet(demoJob("attic-screen"), SOURCE);
+    expect(sections.flatMap(({ lines }) => lines).filter(({ fact }) => fact.says === "not-expected")).toEqual([]);
+  });
+
+  test("a silent player is not called normal: the installer knows of it", () => {
+    const [fact] = factsOf(demoJob("flat-4b"), "surround").filter(({ says }) => says === "not-expected");
+    expect(fact).toMatchObject({ missing: "sound" });
+    expect(fact && SHEET_WORDS.en.line(fact)).toContain("Your installer knows of it.");
+    expect(fact && SHEET_WORDS.en.line(fact)).not.toContain("Nothing is broken.");
+  });
+});
+
+test("without the searches for faults the checks are the plainest ones, and the call stands last", () => {
+  const lines = householdSheet(overArc(), { ...SOURCE, faults: null }).sections.find(({ id }) => id === "silent")?.lines ?? [];
+  expect(lines.map(({ fact }) => (fact.says === "check" ? fact.check.check : fact.says))).toEqual([
+    "power-on",
+    "mute",
+    "louder",
+    "plug",
+    "restart",
+    "call",
+  ]);
+});
+
+test("the sound that comes back over ARC needs HDMI control, which must stay on at both ends", () => {
+  expect(factsOf(overArc(), "stays-on")).toContainEqual({
+    says: "control-stays",
+    devices: ["tv", "bar"],
+    sound: expect.arrayContaining(["streamer"]) as unknown,
+  });
+});
+
+test("a room without a player has a sheet without a line that nobody could follow", () => {
+  expect(householdSheet(room([device("bar-arc-optical", "bar")]), SOURCE).sections.find(({ id }) => id === "silent")).toBeUndefined();
+});
+
+test.each(demoJobNames())(
+  "%s: every line has words in every language, short and without terms of the trade, and an id of its own",
+  (name) => {
+    const sheet = householdSheet(demoJob(name), SOURCE);
+    const lines = sheet.sections.flatMap((section) => section.lines);
+    expect(new Set(lines.map(({ id }) => id)).size).toBe(lines.length);
+    expect(sheet.sections.map(({ id }) => id)).toEqual(SHEET_SECTIONS.filter((id) => sheet.sections.some((one) => one.id === id)));
+    for (const { line, headings } of Object.values(SHEET_WORDS)) {
+      for (const { id } of sheet.sections) expect(headings[id]).not.toBe("");
+      for (const { fact } of lines) {
+        expect(line(fact)).toMatch(/^[\p{Lu}¿“«]/u);
+        expect(plainWordsTroubles(line(fact)), line(fact)).toEqual([]);
+      }
+    }
+  },
+);
+
+describe("a sentence of one's own", () => {
+  const job = overArc();
+  const off = sectionOf(job, "use").find(({ id }) => id === "use off");
+  if (!off) throw new Error("no line about off");
+  const agreed = SHEET_WORDS.en.line(off.fact);
+  const written = made(job, {
+    kind: "write-sentence",
+    sentence: { line: "use off", language: "en", agreed, text: "Off: the red key." },
+    at: null,
+  });
+
+  test("stands in place of the one that is made, in its language alone", () => {
+    expect(lineWords(written, "en", off)).toMatchObject({ words: "Off: the red key.", made: agreed, isStale: false });
+    expect(lineWords(written, "es", off).words).toBe(SHEET_WORDS.es.line(off.fact));
+  });
+
+  test("stays when the job changes, and is marked", () => {
+    const changed = set(written, "bar cec off");
+    const line = sectionOf(changed, "use").find(({ id }) => id === "use off");
+    expect(line && lineWords(changed, "en", line)).toMatchObject({ words: "Off: the red key.", isStale: true });
+  });
+
+  test("for a line that is gone is listed, not lost", () => {
+    expect(sentencesWithoutLine(written, "en", []).map(({ text }) => text)).toEqual(["Off: the red key."]);
+    expect(sentencesWithoutLine(written, "en", [off])).toEqual([]);
+  });
+
+  test("that is empty leaves the line out", () => {
+    const out = made(job, { kind: "write-sentence", sentence: { line: "use off", language: "en", agreed, text: "" }, at: null });
+    expect(lineWords(out, "en", off).words).toBe("");
+  });
+});
+
+describe("the plain-words check", () => {
+  test("finds a term of the trade, but not as a print in quotes", () => {
+    expect(plainWordsTroubles("Use the eARC socket.")).toEqual([{ trouble: "term", term: "eARC" }]);
+    expect(plainWordsTroubles("Use the socket “HDMI 3 eARC”.")).toEqual([]);
+    expect(plainWordsTroubles("The matter is March.")).toEqual([]);
+  });
+
+  test("finds a sentence of more than 22 words", () => {
+    const long = `One ${Array.from({ length: 22 }, () => "word").join(" ")}.`;
+    expect(plainWordsTroubles(long)).toMatchObject([{ trouble: "long", words: 23 }]);
+    expect(plainWordsTroubles("One short sentence. And another one.")).toEqual([]);
+  });
+});

@@ -1,0 +1,147 @@
+import { castOf, householdOf, relianceOf, type Household } from "@/core/cec";
+import { unitsOf } from "@/core/device";
+import { finderOf, type FirmFaults } from "@/core/diagnose";
+import { chosenSoundSystem, type Job } from "@/core/job";
+import { roomAnswer, type RoomAnswer } from "@/core/room";
+import { deviceName } from "@/core/text";
+import { inputName } from "./hand-path";
+import { linesOfUse } from "./how-to-use";
+import { notExpected } from "./not-expected";
+import { displayFact } from "./on-the-display";
+import { silentLines } from "./sheet-checks";
+import type { HouseholdSheet, SheetFact, SheetLine, SheetSection } from "./sheet-facts";
+import { sheetLine } from "./sheet-line";
+import { playersInUse } from "./used-players";
+
+/** What the sheet takes from outside the job. */
+export interface SheetSource {
+  readonly firm: { readonly name: string; readonly phone: string };
+  /** What the firm's own searches say of how often each fault happens; null: the checks are the plainest ones. */
+  readonly faults: FirmFaults | null;
+}
+
+/** In larger rooms playing every fault takes seconds: there the checks are the plainest ones. */
+const MOST_DEVICES_TO_SEARCH = 24;
+
+/** The sheet of a household, from the job as it is planned. Up to a second where faults are played: it belongs in a worker or on the server. */
+export function householdSheet(job: Job, { firm, faults }: SheetSource): HouseholdSheet {
+  const household = householdOf(job, "planned");
+  const players = playersInUse(household);
+  const finder = faults && job.devices.length <= MOST_DEVICES_TO_SEARCH && players.length ? finderOf(job, faults) : null;
+  const rooms = job.rooms.map((room) => roomAnswer(job, room));
+  const sections: readonly SheetSection[] = [
+    { id: "use", lines: linesOfUse(household, players) },
+    { id: "silent", lines: players.length ? silentLines(job, finder, firm) : [] },
+    { id: "sound", lines: chooseLines(household) },
+    { id: "surround", lines: [...displayLines(household), ...notExpected(job, players)] },
+    { id: "speech", lines: speechLines(job, rooms) },
+    { id: "lamps", lines: lampLines(job) },
+    { id: "charging", lines: chargeLines(rooms) },
+    { id: "stays-on", lines: stayLines(household) },
+  ];
+  return { room: job.name, sections: sections.filter(({ lines }) => lines.length > 0) };
+}
+
+const sentence = (id: string, fact: SheetFact): SheetLine => sheetLine("sentence", id, fact);
+
+/** What to choose on the sound system for a player whose input it does not find by itself. */
+function chooseLines(household: Household): readonly SheetLine[] {
+  const { job } = household;
+  const { system } = castOf(household);
+  if (!system) return [];
+  const id = system.nature.device;
+  const name = deviceName(job, id);
+  const own = job.cables.filter(({ to }) => to.device === id);
+  const byHand = system.nature.logical === null && own.length > 1;
+  if (!byHand) return own.length ? [sentence("sound follows", { says: "follows", system: name })] : [];
+  return own.map(({ from, to }) =>
+    sentence(`sound ${from.device}`, {
+      says: "choose",
+      system: name,
+      player: deviceName(job, from.device),
+      input: inputName(job, to),
+    }),
+  );
+}
+
+/** Where it can be read that surround arrives: one line for each thing that the display says. */
+function displayLines({ job, solved }: Household): readonly SheetLine[] {
+  const facts = new Map<string, Extract<SheetFact, { says: "display" }>>();
+  for (const row of solved.rows) {
+    const fact = displayFact(job, row);
+    if (!fact) continue;
+    const known = facts.get(fact.words);
+    facts.set(fact.words, { ...fact, players: [...new Set([...(known?.players ?? []), ...fact.players])] });
+  }
+  return [...facts.values()].map((fact) => sentence(`display ${fact.words}`, fact));
+}
+
+function speechLines(job: Job, rooms: readonly RoomAnswer[]): readonly SheetLine[] {
+  const system = chosenSoundSystem(job);
+  const room = rooms.find(({ scene }) => scene.room.id === system?.room) ?? rooms[0];
+  const steps = room?.systems.find(({ device }) => device === system?.id)?.speech;
+  if (!system || !steps?.length) return [];
+  const device = system.name;
+  return [
+    sentence("speech order", { says: "speech-order" }),
+    ...steps.slice(0, MOST_SPEECH_STEPS).map((step): SheetLine => {
+      const fact: SheetFact =
+        step.act === "voice-mode"
+          ? { says: "speech", act: step.act, device }
+          : { says: "speech", act: step.act, device, steps: Math.abs(step.db) };
+      return sheetLine("step", `speech ${step.act}`, fact);
+    }),
+  ];
+}
+
+const MOST_SPEECH_STEPS = 3;
+
+function lampLines(job: Job): readonly SheetLine[] {
+  return job.devices.flatMap((device): SheetLine[] => [
+    ...unitsOf(device).flatMap((unit) =>
+      unit.feed.feed === "wireless" ? [sentence(`lamp ${device.id} ${unit.id}`, { says: "lamp-unit", unit: unit.name })] : [],
+    ),
+    ...(device.role === "box"
+      ? [
+          sentence(`lamp ${device.id}`, {
+            says: "lamp-box",
+            device: device.name,
+            searches: device.settings.some(({ key }) => key === "arc-take"),
+          }),
+        ]
+      : []),
+  ]);
+}
+
+const chargeLines = (rooms: readonly RoomAnswer[]): readonly SheetLine[] =>
+  rooms.flatMap(({ charging }) =>
+    charging.map(({ one, hours, chargeHours, days }) =>
+      sentence(`charge ${one.device.id} ${one.unit.id}`, {
+        says: "charge",
+        unit: one.unit.name,
+        everyDays: days === null ? null : Math.floor(days),
+        hours,
+        chargeHours,
+      }),
+    ),
+  );
+
+/** What must stay as it is: boxes with power, and HDMI control where the sound rests on it. */
+function stayLines(household: Household): readonly SheetLine[] {
+  const { job } = household;
+  const name = (id: string) => deviceName(job, id);
+  const boxes = job.devices.filter(({ role }) => role === "box").map((device) => device.name);
+  const reliance = relianceOf(household);
+  return [
+    ...(boxes.length ? [sentence("stays-on boxes", { says: "stays-on", devices: boxes })] : []),
+    ...(reliance
+      ? [
+          sentence("stays-on control", {
+            says: "control-stays",
+            devices: [name(reliance.screen), name(reliance.system)],
+            sound: reliance.players.map(name),
+          }),
+        ]
+      : []),
+  ];
+}

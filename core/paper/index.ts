@@ -1,0 +1,1 @@
+export type { PrintBlock, PrintColumn, PrintDocument, TitleBlock } from "./print-document";

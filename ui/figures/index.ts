@@ -1,0 +1,1 @@
+export { FiguresPlace } from "./figures-place";

@@ -1,0 +1,1 @@
+export { HandoverPlace } from "./handover-place";

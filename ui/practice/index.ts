@@ -1,0 +1,1 @@
+export { PracticePlace } from "./practice-place";

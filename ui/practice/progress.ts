@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { LEVELS } from "@/core/practice";
+
+const KEY = "octachord-practice";
+
+/** One rig that somebody finished. */
+const Finished = z.object({
+  who: z.string(),
+  exercise: z.enum(["find", "wire"]),
+  level: z.enum(LEVELS),
+  seed: z.number(),
+  points: z.number(),
+  minutes: z.number(),
+  at: z.string(),
+});
+export type Finished = z.infer<typeof Finished>;
+
+/** So many rigs are kept, the latest. */
+const MOST_KEPT = 500;
+
+/** What was practised on this device. What cannot be read counts as nothing. */
+export function keptProgress(): readonly Finished[] {
+  try {
+    const read = z.array(Finished).safeParse(JSON.parse(window.localStorage.getItem(KEY) ?? "[]"));
+    return read.success ? read.data : [];
+  } catch {
+    return [];
+  }
+}
+
+export function keepFinished(one: Finished): readonly Finished[] {
+  const all = [...keptProgress(), one].slice(-MOST_KEPT);
+  try {
+    window.localStorage.setItem(KEY, JSON.stringify(all));
+  } catch {
+    // A device that keeps nothing still practises.
+  }
+  return all;
+}
