@@ -1,5 +1,5 @@
 import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
-import type { Device } from "@/core/device";
+import { hearsVolumeByInfrared, type Device } from "@/core/device";
 import { endKey, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
 import { type WiringSpace } from "../space";
@@ -10,6 +10,8 @@ export interface ControlReach {
   readonly ofSocket: (end: CableEnd, controlWire: boolean) => ReachedBy;
   /** The sound system comes on with the main screen, or stays on always. */
   readonly systemFollows: boolean;
+  /** The volume keys of the main screen can move the sound system, by the control wire or by infrared. */
+  readonly volumeReaches: boolean;
 }
 
 /** What a player is reached by from where it is plugged. */
@@ -54,6 +56,10 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
   const known = new Map<string, ReachedBy>();
   return {
     systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
+    volumeReaches: isVolumeHeard(
+      space,
+      [...at(job.devices.filter(mayAnswer).map(({ id }) => id))].some((wire) => main.has(wire)),
+    ),
     ofSocket: (end, controlWire) => {
       const key = controlWire ? endKey(end) : `${endKey(end)} unheard`;
       const found = known.get(key) ?? reachedAt(end, controlWire);
@@ -63,10 +69,24 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
   };
 }
 
+/** May answer as the sound system: one, or a box that can take the return channel. */
+const mayAnswer = (device: Device): boolean =>
+  kindOf(device) === "audio" ||
+  (device.role === "box" &&
+    device.ports.some((port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== null && port.returns !== "none"));
+
+/** Whether the main screen's volume keys could move what sounds. Source: CEC 1.4 §13.13 (keys go to the logical address of the audio system). */
+function isVolumeHeard({ system, screens, players, mainScreen }: WiringSpace, isOnWire: boolean): boolean {
+  const main = screens.find(({ id }) => id === mainScreen);
+  return isOnWire || main === undefined || kindOf(system) !== "audio" || hearsVolumeByInfrared(main, system) || players.some(mayAnswer);
+}
+
 /** How the acts that depend on a player can go at best: as a share of all acts how easy, and how many remotes at least. */
 export interface ActsUpperBound {
   readonly ease: number;
   readonly remotes: number;
+  /** How much of that ease is lost where sound comes from the sound system, because the screen's volume keys do not reach it. */
+  readonly volume: number;
 }
 
 /**
@@ -79,24 +99,30 @@ export function actsUpperBound(space: WiringSpace, reach: ControlReach, device: 
   const known = bySpace.get(device.id) ?? [];
   bySpace.set(device.id, known);
   const { mainScreen, anyScreen, system } = reached;
-  const way = [reach.systemFollows, mainScreen, anyScreen, system].reduce((bits, one) => bits * 2 + Number(one), 0);
+  const way = [reach.systemFollows, reach.volumeReaches, mainScreen, anyScreen, system].reduce((bits, one) => bits * 2 + Number(one), 0);
   return (known[way] ??= computeBound(space, reach, device, reached));
 }
 
 /** A space is never changed in place, and there are few ways in which a device can be reached, each numbered. */
 const memo = new WeakMap<WiringSpace, Map<string, ActsUpperBound[]>>();
 
-function computeBound(space: WiringSpace, { systemFollows }: ControlReach, device: Device, reached: ReachedBy): ActsUpperBound {
+function computeBound(
+  space: WiringSpace,
+  { systemFollows, volumeReaches }: ControlReach,
+  device: Device,
+  reached: ReachedBy,
+): ActsUpperBound {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
-  let [ease, remotes] = [0, 1];
+  let [ease, remotes, volume] = [0, 1, 0];
   for (const { act, weight } of commonActs(space)) {
     if (playerOfAct(space, act) !== device.id) continue;
     const goes = leastSteps(act, { hasOwn, systemFollows, reached, newsFromScreen: space.job.brief.newsFrom === "screen" });
     ease += goes ? weight * easeAfter(goes.steps) : 0;
     remotes = Math.max(remotes, goes?.remotes ?? Infinity);
+    if (!volumeReaches && (act.act === "louder" || act.act === "mute")) volume += weight * (1 - easeAfter(1));
   }
-  return { ease, remotes };
+  return { ease, remotes, volume };
 }
 
 /** What an act depends on. */

@@ -21,8 +21,12 @@ import { hasOwnLead, type Reach, type Wire, type WiringSpace } from "../space";
 export interface UpperBounds {
   /** A player in a socket of some reach by a wire; null: unplugged. */
   readonly ofPlayer: (player: string, plugged: PluggedBy | null, kept?: KeptUpperBound) => number;
+  /** How much of that is the sound that comes from the sound system. */
+  readonly soundOfPlayer: (player: string, plugged: PluggedBy, kept?: Pick<KeptUpperBound, "sounds">) => number;
   /** How far what a player brings at most falls once it is known how easy its acts can be, and whether it is seen alone. */
   readonly lostByActs: (player: string, goes: Pick<KeptUpperBound, "acts" | "alone">) => number;
+  /** How much of what a hub plays itself is sound that comes from the sound system. */
+  readonly soundOfOwn: (hub: Device, reachFrom: (source: CableEnd) => Reach, soundsOf: SoundsOf) => number;
   /** What the hubs play themselves, and the players that stay as they are. */
   readonly ofOwn: (hubs: readonly Device[], reachFrom: (source: CableEnd) => Reach, soundsOf?: SoundsOf) => number;
 }
@@ -54,21 +58,30 @@ export function upperBounds(space: WiringSpace, weights: Weights, pictureOn: Pic
   const bounds = new Map(space.players.map((player) => [player.id, playerBound(space, weights, player, pictureOn)]));
   const shares = new Map(space.players.map(({ id }) => [id, easeShare(space, id)]));
   const share = contentShare(space.job);
+  const boundOf = (player: string) => present(bounds.get(player), "the bounds of a player");
+  // Of each content of a hub how much of its sound can be kept.
+  const soundsOfOwn = ({ id, sources }: Device, reachFrom: (source: CableEnd) => Reach, sounds: readonly number[] | undefined) =>
+    sources
+      .flatMap((source) => source.contents.map((content) => ({ content, port: source.id })))
+      .map(({ content, port }, index) => {
+        const isHere = isFromScreen(space, content);
+        return { isHere, sound: reachFrom({ device: id, port }).sounds || isHere ? (sounds?.[index] ?? 1) : 0 };
+      });
   return {
-    ofPlayer: (player, reach, kept) => present(bounds.get(player), "the bounds of a player")(reach, kept),
+    ofPlayer: (player, plugged, kept) => boundOf(player).of(plugged, kept),
+    soundOfPlayer: (player, plugged, kept) => boundOf(player).ofSound(plugged, kept),
     lostByActs: (player, { acts, alone }) =>
       weights.ease *
       (ACTS_SHARE * (present(shares.get(player), "the share of a player") - acts) + (alone ? 0 : (1 - ACTS_SHARE) / space.players.length)),
+    soundOfOwn: (hub, reachFrom, soundsOf) =>
+      soundsOfOwn(hub, reachFrom, soundsOf(hub)).reduce((sum, { isHere, sound }) => sum + (isHere ? 0 : sound), 0) * weights.sound * share,
     ofOwn: (hubs, reachFrom, soundsOf) =>
       [...hubs, ...space.fixedDevices].reduce((sum, device) => {
-        const { id, sources } = device;
-        const sounds = soundsOf?.(device);
-        const contents = sources.flatMap((source) => source.contents.map((content) => ({ content, port: source.id })));
-        const kept = contents.reduce((total, { content, port }, index) => {
-          const passes = reachFrom({ device: id, port }).sounds || isFromScreen(space, content);
-          return total + (passes ? (sounds?.[index] ?? 1) * weights.sound : 0) + weights.picture;
-        }, 0);
-        return sum + kept * share + hopesAtMost(space, id);
+        const kept = soundsOfOwn(device, reachFrom, soundsOf?.(device)).reduce(
+          (total, { sound }) => total + sound * weights.sound + weights.picture,
+          0,
+        );
+        return sum + kept * share + hopesAtMost(space, device.id);
       }, 0),
   };
 }
@@ -76,12 +89,13 @@ export function upperBounds(space: WiringSpace, weights: Weights, pictureOn: Pic
 /** The news may be wanted from the screen's own speakers. */
 export const isFromScreen = ({ job }: WiringSpace, { kind }: Content): boolean => kind === "news" && job.brief.newsFrom === "screen";
 
-function playerBound(
-  space: WiringSpace,
-  weights: Weights,
-  player: Device,
-  pictureOn: PictureOn,
-): (plugged: PluggedBy | null, kept?: KeptUpperBound) => number {
+/** What one player brings at most, and how much of it is sound from the sound system. */
+interface PlayerBound {
+  readonly of: (plugged: PluggedBy | null, kept?: KeptUpperBound) => number;
+  readonly ofSound: (plugged: PluggedBy, kept?: Pick<KeptUpperBound, "sounds">) => number;
+}
+
+function playerBound(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): PlayerBound {
   const share = contentShare(space.job);
   const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
   const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
@@ -89,20 +103,33 @@ function playerBound(
   const hopes = hopesAtMost(space, player.id);
   const ownLead = hasOwnLead(space, player.id);
   const unplugged = acts - UNPLUGGED_POINTS + withoutSocket(space, weights, player);
-  return (plugged, looked) => {
-    if (!plugged) return unplugged;
-    const { reach, wire } = plugged;
-    const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
-    const kept = contents.reduce((sum, content, index) => {
+  const soundsOf = ({ reach }: PluggedBy, looked?: Pick<KeptUpperBound, "sounds">) =>
+    contents.map((content, index) => {
       const sounds = reach.sounds || ownLead || (isFromScreen(space, content) && reach.screens.size > 0);
       const seen = !content.picture || reach.screens.size > 0;
-      const sound = sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
-      const direct = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
-      const shown = Math.min(direct, looked?.pictures[index] ?? Infinity);
-      return sum + sound * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
-    }, 0);
-    const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
-    return kept * share + hopes + ease - effortPoints(wireEffort(space, wire), weights);
+      return sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
+    });
+  return {
+    of: (plugged, looked) => {
+      if (!plugged) return unplugged;
+      const { reach, wire } = plugged;
+      const sounds = soundsOf(plugged, looked);
+      const onScreens = [...reach.screens].map((screen) => pictureOn(player.id, screen));
+      const kept = contents.reduce((sum, content, index) => {
+        const direct = onScreens.reduce((total, kepts) => total + (kepts[index] ?? 1), 0);
+        const shown = Math.min(direct, looked?.pictures[index] ?? Infinity);
+        return sum + (sounds[index] ?? 0) * weights.sound + (content.picture ? shown / space.screens.length : 1) * weights.picture;
+      }, 0);
+      const ease = looked ? weights.ease * ACTS_SHARE * looked.acts + (looked.alone ? alone : 0) : acts + alone;
+      return kept * share + hopes + ease - effortPoints(wireEffort(space, wire), weights);
+    },
+    ofSound: (plugged, looked) =>
+      soundsOf(plugged, looked).reduce((sum, sound, index) => {
+        const content = contents[index];
+        return sum + (content && isFromScreen(space, content) ? 0 : sound);
+      }, 0) *
+      weights.sound *
+      share,
   };
 }
 

@@ -1,6 +1,6 @@
 import { actFigures, actsOf, castOf, householdOf, isOnPurpose, relianceOf, type ActFigures, type Household } from "@/core/cec";
 import { byContent, type Arrival, type Solved } from "@/core/chain";
-import type { Job } from "@/core/job";
+import type { Cable, Job } from "@/core/job";
 import type { Effort } from "./effort";
 import { commonActs, commonFigures, easeOf } from "./everyday-acts";
 import { isLead, isSeenAlone, sitsIn, type Wire, type WiringSpace } from "../space";
@@ -73,13 +73,16 @@ function keptOf({ job, screens }: WiringSpace, rows: readonly Arrival[]): { read
   return { sound, picture };
 }
 
-/** Every lead for sound alone carries that of some row; one that carries nothing is not laid. */
-export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): boolean =>
-  wires.every(
-    ({ cable }) =>
-      !isLead(cable) ||
-      rows.some(({ arrives, hops }) => arrives && hops.some(({ device, port }) => device === cable.to.device && port === cable.to.port)),
-  );
+/** The leads for sound alone that carry that of no row; they are not laid. */
+export const idleLeads = (rows: readonly Arrival[], wires: readonly Wire[]): readonly Wire[] =>
+  wires.filter(({ cable }) => isLead(cable) && !rows.some((row) => takesLead(row, cable)));
+
+/** Whether the sound of a row arrives by way of a lead. */
+export const takesLead = ({ arrives, hops }: Arrival, { to }: Cable): boolean =>
+  arrives !== null && hops.some(({ device, port }) => device === to.device && port === to.port);
+
+/** Every lead for sound alone carries that of some row. */
+export const leadsAreUsed = (rows: readonly Arrival[], wires: readonly Wire[]): boolean => idleLeads(rows, wires).length === 0;
 
 /** How easy a household has it, 0 to 1: its acts, and the share of its players that can be watched while the sound system sleeps. */
 export const easeTogether = (acts: number, alone: number): number => ACTS_SHARE * acts + (1 - ACTS_SHARE) * alone;

@@ -3,7 +3,9 @@ export { commonActs, commonFigures, easeOf, failingActs, playerOfAct, remotesNee
 export {
   contentShare,
   figuresOf,
+  idleLeads,
   leadsAreUsed,
+  takesLead,
   type PlanFigures,
   rowPoints,
   solvedRoom,

@@ -1,6 +1,7 @@
 import { effectiveSetting, type Device } from "@/core/device";
 import type { Question } from "@/core/chain";
 import type { Cable, Job } from "@/core/job";
+import { AnswerTree } from "./answer-tree";
 
 /** An answer with the questions that it depends on: where these have the same answers, so has it. */
 export interface MemoEntry<Answer> {
@@ -8,49 +9,21 @@ export interface MemoEntry<Answer> {
   readonly asked: readonly Question[];
 }
 
-/** What was asked next after the same answers, and the result of each answer to it. */
-interface MemoNode<Answer> {
-  readonly question: Question;
-  readonly then: Map<unknown, MemoNode<Answer> | MemoEntry<Answer>>;
-}
-
-const isTold = <Answer>(found: MemoNode<Answer> | MemoEntry<Answer>): found is MemoEntry<Answer> => "asked" in found;
-
-/**
- * Remembers answers from room to room of a search. An answer is a function of the answers to the questions that were asked for it, and
- * which question comes next is a function of the answers before it: so what is known is a tree, walked by answers.
- */
+/** Remembers answers about devices from room to room of a search: where every question has the same answer, so has it. */
 export class DependencyMemo<Answer> {
-  private readonly known = new Map<string, MemoNode<Answer>>();
+  private readonly known = new Map<string, AnswerTree<Question, MemoEntry<Answer>>>();
 
   /** The answer for a device, from the memo where every question has the same answer, else computed and stored. */
   of(room: JobFacts, device: string, work: () => { readonly answer: Answer; readonly asked: Iterable<Question> }): MemoEntry<Answer> {
-    let at: MemoNode<Answer> | MemoEntry<Answer> | undefined = this.known.get(device);
-    while (at && !isTold(at)) at = at.then.get(room.answerTo(at.question));
-    if (at) return at;
+    const tree = this.known.get(device) ?? new AnswerTree();
+    this.known.set(device, tree);
+    const answerTo = (question: Question) => room.answerTo(question);
+    const known = tree.find(answerTo);
+    if (known) return known;
     const { answer, asked } = work();
     const told = { answer, asked: [...asked] };
-    this.keep(device, room, told);
+    tree.keep(told.asked, answerTo, told);
     return told;
-  }
-
-  private keep(device: string, room: JobFacts, told: MemoEntry<Answer>): void {
-    const { asked } = told;
-    const [first] = asked;
-    if (first === undefined) return;
-    const root = this.known.get(device) ?? { question: first, then: new Map() };
-    this.known.set(device, root);
-    let at: MemoNode<Answer> | MemoEntry<Answer> = root;
-    for (const [index, question] of asked.entries()) {
-      // An order of questions that does not fit the tree is not stored; the answer is computed again next time.
-      if (isTold(at) || at.question !== question) return;
-      const next = asked[index + 1];
-      const value = room.answerTo(question);
-      const found: MemoNode<Answer> | MemoEntry<Answer> =
-        at.then.get(value) ?? (next === undefined ? told : { question: next, then: new Map() });
-      at.then.set(value, found);
-      at = found;
-    }
   }
 }
 

@@ -1,45 +1,40 @@
 import type { Question } from "@/core/chain";
-import type { SettingKey } from "@/core/facts";
 import { effectiveSetting, type Device } from "@/core/device";
+import { AnswerTree } from "./answer-tree";
 
-/** A switch of a hub that was asked about, and how it was. */
-export interface SettingRead {
-  readonly device: string;
-  readonly key: SettingKey;
-  readonly value: string | null | undefined;
-}
-
-/** The switches of hubs among some questions, as they stand. */
-function settingsRead(hubs: readonly Device[], asked: readonly Question[]): readonly SettingRead[] {
-  return asked.flatMap((question): SettingRead[] => {
-    const [what, device = "", key = ""] = question.split(" ");
-    const hub = what === "setting" ? hubs.find(({ id }) => id === device) : undefined;
-    const setting = hub?.settings.find((row) => row.key === key);
-    return hub && setting ? [{ device, key: setting.key, value: effectiveSetting(hub, setting.key, "planned") }] : [];
-  });
-}
-
-/** Whether switches stand at hubs as they did when something was asked. */
-export const stillHolds = (hubs: readonly Device[], switches: readonly SettingRead[]): boolean =>
-  switches.every(({ device, key, value }) => {
-    const hub = hubs.find(({ id }) => id === device);
-    return hub !== undefined && effectiveSetting(hub, key, "planned") === value;
-  });
-
-/** Answers on one topology, each of which holds while the switches that were asked about for it are the same, whatever the others do. */
+/** Answers on one topology, each of which holds while the hub settings that were asked about for it are the same, whatever the others are. */
 export class SettingMemo<Answer> {
-  private readonly known: { readonly switches: readonly SettingRead[]; readonly answer: Answer }[] = [];
+  private readonly tree = new AnswerTree<Question, { readonly answer: Answer }>();
+
+  /** The answer for hubs as they are set, where it is known. */
+  known(hubs: readonly Device[]): { readonly answer: Answer } | undefined {
+    return this.tree.find((question) => settingOf(hubs, question));
+  }
 
   /** The answer for hubs as they are set, computed only where none is known. */
-  of(
-    hubs: readonly Device[],
-    work: () => { readonly answer: Answer; readonly asked: readonly Question[] },
-  ): { readonly answer: Answer; readonly switches: readonly SettingRead[] } {
-    const found = this.known.find(({ switches }) => stillHolds(hubs, switches));
-    if (found) return found;
+  of(hubs: readonly Device[], work: () => { readonly answer: Answer; readonly asked: readonly Question[] }): Answer {
+    const found = this.known(hubs);
+    if (found) return found.answer;
     const { answer, asked } = work();
-    const fresh = { switches: settingsRead(hubs, asked), answer };
-    this.known.push(fresh);
-    return fresh;
+    const settings = asked.filter((question) => settingOf(hubs, question) !== undefined);
+    this.tree.keep(settings, (question) => settingOf(hubs, question), { answer });
+    return answer;
   }
+}
+
+/** How a setting of a hub stands; undefined where the question is about anything else. */
+function settingOf(hubs: readonly Device[], question: Question): string | null | undefined {
+  const [what, device, key] = partsOf(question);
+  const hub = what === "setting" ? hubs.find(({ id }) => id === device) : undefined;
+  const setting = hub?.settings.find((row) => row.key === key);
+  return hub && setting ? effectiveSetting(hub, setting.key, "planned") : undefined;
+}
+
+/** Questions are asked over and over, so each is taken apart once. */
+const parts = new Map<Question, readonly string[]>();
+
+function partsOf(question: Question): readonly string[] {
+  const known = parts.get(question) ?? question.split(" ");
+  parts.set(question, known);
+  return known;
 }

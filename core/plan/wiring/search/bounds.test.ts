@@ -4,7 +4,7 @@ import { tries } from "@/demo/tries-under-test";
 import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { PlugBounds } from "./plug-bounds";
 import { topologyEffort, draftOf, planOf } from "./plan-draft";
-import { solveAssignment, PlugValues } from "./plug-assignment";
+import { PlugUpperBounds, PlugValues, solveAssignment } from "./plug-assignment";
 import { commonActs, effortPoints, PRESETS, remotesNeeded } from "../evaluation";
 import { type PlayerOption } from "./judge-plug";
 import { worked } from "../under-test/worked";
@@ -87,10 +87,10 @@ describe("the bound of an assignment", () => {
           for (const { configuration, options } of configurations) {
             const found = solveAssignment(
               tables,
-              new PlugValues(context, configuration, new Map(), new PlugBounds(context, topology)),
+              new PlugValues(context, configuration, new PlugUpperBounds(), new PlugBounds(context, topology)),
               -Infinity,
             );
-            const all = new PlugValues(context, configuration, new Map(), new PlugBounds(context, topology));
+            const all = new PlugValues(context, configuration, new PlugUpperBounds(), new PlugBounds(context, topology));
             for (const _step of [1, 2, 3]) options.flat().forEach(({ plug }) => all.refine(plug));
             expect(found?.worth).toBeCloseTo(solveAssignment(tables, all, -Infinity)?.worth ?? NaN, 9);
           }

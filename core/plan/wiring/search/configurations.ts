@@ -33,8 +33,8 @@ export interface PlanContext {
   readonly sounds: DependencyMemo<readonly number[]>;
   readonly pictures: DependencyMemo<readonly number[]>;
   readonly plugs: PlugMemo;
-  /** Ease of the acts of a player, by everything they depend on. */
-  readonly ease: Map<string, ActsResult>;
+  /** Ease of the acts of a player, by everything they depend on of the configuration and of the player. */
+  readonly ease: Map<string, Map<string, ActsResult>>;
   /** Figures of the everyday acts in estimated plans, by everything they depend on. */
   readonly acts: Map<string, readonly ActFigures[]>;
 }
@@ -124,14 +124,14 @@ export class Configuration {
     const { space } = this.context;
     return (this.controlled ??= [
       ...hubs.map(controlStateOf),
-      this.shared.returns.of(hubs, () => returnWords(jobWith(space, hubs, topology.wires))).answer,
+      this.shared.returns.of(hubs, () => returnWords(jobWith(space, hubs, topology.wires))),
       ...(space.players.some(mayReturn) ? hubs.map(returnSwitches) : []),
     ].join("|"));
   }
 
   private get own(): OwnRows {
     if (this.known) return this.known;
-    const all = this.shared.sounding.map(({ id, told }) => told.of(this.hubs, () => this.ownOf(id)).answer);
+    const all = this.shared.sounding.map(({ id, told }) => told.of(this.hubs, () => this.ownOf(id)));
     this.known = { rows: all.flatMap(({ rows }) => rows), points: all.reduce((sum, { points }) => sum + points, 0) };
     return this.known;
   }
@@ -191,9 +191,10 @@ export function controlGroups(context: PlanContext, topology: Topology): readonl
   }));
 }
 
-/** Every combination of the settings of a topology's hubs. */
-export const everyConfiguration = (context: PlanContext, topology: Topology): readonly Configuration[] =>
-  controlGroups(context, topology).flatMap(({ configurations }) => configurations());
+/** Every combination of the settings of a topology's hubs, each made when it is asked for. */
+export function* everyConfiguration(context: PlanContext, topology: Topology): Generator<Configuration> {
+  for (const { configurations } of controlGroups(context, topology)) yield* configurations();
+}
 
 /** A hub with its settings. */
 interface SetHub {

@@ -1,5 +1,6 @@
 import type { Arrival, Question } from "@/core/chain";
 import type { Content, Device } from "@/core/device";
+import { present } from "@/core/outcome";
 import {
   ACTS_SHARE,
   addEffort,
@@ -20,21 +21,22 @@ import {
   combinations,
   isSeenAlone,
   jobWith,
-  setLike,
   type SettingChoice,
+  type StandIn,
   standInOf,
   type Wire,
   type WiringSpace,
+  withSettings,
 } from "../space";
 import type { Plug } from "./plugs";
 
-/** A plug evaluated on a configuration with one choice of its player's settings; the ease of its acts is still open. */
-export interface PlugOutcome {
-  readonly settings: readonly SettingChoice[];
-  readonly effort: Effort;
-  /** The player with its settings, or its stand-in. */
+/** What comes of a player, or of all that are equal to it, with one choice of its settings: whatever wire it needs, and the ease of its acts, left out. */
+export interface StandInOutcome {
+  /** The player with its settings, by the wire in the first socket of the kind. */
   readonly player: Device;
   readonly wire: Wire;
+  readonly settings: readonly SettingChoice[];
+  readonly menus: Effort;
   readonly rows: readonly Arrival[];
   /** It can be watched while the sound system sleeps. */
   readonly isAlone: boolean;
@@ -44,59 +46,90 @@ export interface PlugOutcome {
   readonly most: number;
 }
 
+/** A plug evaluated on a configuration with one choice of its player's settings; the ease of its acts is still open. */
+export interface PlugOutcome {
+  readonly of: StandInOutcome;
+  readonly settings: readonly SettingChoice[];
+  readonly effort: Effort;
+  readonly points: number;
+  readonly most: number;
+}
+
+/** Answers with the questions on which they depend. */
+interface Evaluated<Outcome> {
+  readonly answer: readonly Outcome[];
+  readonly asked: readonly Question[];
+}
+
 /**
  * Sends the sound and picture of a player through the engine, for one choice of its settings after the other. Its sound format does not
  * affect its picture: once no content can sound better, only choices that need fewer menus are tried, with HDMI control on and
- * off. Empty where it is not plugged or a required wish is not met. The questions that the outcomes depend on come with them.
+ * off. Empty where a required wish is not met. The questions that the outcomes depend on come with them.
  * @param mostSounds upper bound of the sound kept for each content, in the order of its contents; 1 where none is given
  */
-export function evaluatePlug(
+export function evaluateStandIn(
   context: PlanContext,
   configuration: Configuration,
-  { player: id, wire: own, kind }: Plug,
+  { device, wire }: StandIn,
   mostSounds: readonly number[] = [],
-): { readonly answer: readonly PlugOutcome[]; readonly asked: readonly Question[] } {
+): Evaluated<StandInOutcome> {
   const { space, weights } = context;
-  const player = space.players.find((one) => one.id === id);
-  if (!player || !own || !kind) return { answer: [], asked: [] };
-  const { device: standIn, wire } = standInOf(space, player, { wire: own, kind });
+  const { id } = device;
   const share = contentShare(space.job);
-  const laying = wireEffort(space, own);
+  const wires = [...configuration.topology.wires, wire];
   // Whether it can be watched alone depends on the wires, not on the player's settings.
-  const isAlone = isSeenAlone(space, jobWith(space, configuration.hubs, [...configuration.topology.wires, wire], [standIn]), standIn);
+  const isAlone = isSeenAlone(space, jobWith(space, configuration.hubs, wires, [device]), device);
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
-  const outcomes: PlugOutcome[] = [];
+  const outcomes: StandInOutcome[] = [];
   const questions = new Set<Question>();
   const fewestMinutes = new Map<string | undefined, number>();
-  for (const settings of combinations(choicesOf(player, false))) {
-    const menus = menuEffort([player], settings);
+  for (const settings of combinations(choicesOf(device, false))) {
+    const menus = menuEffort([device], settings);
     const control = settings.find(({ key }) => key === "cec")?.value;
     if (menus.minutes >= (fewestMinutes.get(control) ?? Infinity)) continue;
-    const set = setLike(standIn, settings);
-    const job = jobWith(space, configuration.hubs, [...configuration.topology.wires, wire], [set]);
-    const { answer: rows, asked } = rowsIn(context, job, standIn.id);
+    const player = withSettings(device, settings);
+    const { answer: rows, asked } = rowsIn(context, jobWith(space, configuration.hubs, wires, [player]), id);
     for (const question of asked) questions.add(question);
     if (!fulfils(space, id, rows)) continue;
-    const effort = addEffort(laying, menus);
-    const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(effort, weights);
+    const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(menus, weights);
     // The points of the same rows with complete sound; music without a picture then counts as complete for its picture too.
     const silentRows = rows.filter(({ content, arrives }) => !content.picture && !arrives).length;
     const whole =
       rowPoints(space, rows, share, { ...weights, sound: 0 }) +
-      (contentsOf(player).length * weights.sound + silentRows * weights.picture) * share;
-    outcomes.push({
-      settings,
-      effort,
-      isAlone,
-      player: set,
-      wire,
-      rows,
-      points,
-      most: whole + hopesAtMost(space, id) + alone - effortPoints(laying, weights),
-    });
-    if (soundsBest(space, standIn, rows, mostSounds)) fewestMinutes.set(control, menus.minutes);
+      (contentsOf(device).length * weights.sound + silentRows * weights.picture) * share;
+    outcomes.push({ player, wire, settings, menus, rows, isAlone, points, most: whole + hopesAtMost(space, id) + alone });
+    if (soundsBest(space, device, rows, mostSounds)) fewestMinutes.set(control, menus.minutes);
   }
   return { answer: outcomes, asked: [...questions] };
+}
+
+/** The outcomes of a plug by those of who stands for its player: what its own wire takes is counted, and its settings are its own. */
+export function outcomesOf(
+  { space, weights }: PlanContext,
+  { player, wire }: Plug,
+  outcomes: readonly StandInOutcome[],
+): readonly PlugOutcome[] {
+  const laying = wireEffort(space, present(wire, "the wire of a plug"));
+  const lost = effortPoints(laying, weights);
+  return outcomes.map((of) => ({
+    of,
+    settings: of.settings.map((choice) => ({ ...choice, device: player })),
+    effort: addEffort(laying, of.menus),
+    points: of.points - lost,
+    most: of.most - lost,
+  }));
+}
+
+/** Who stands for the player of a plug; null where it is not plugged. */
+export function standInOfPlug(space: WiringSpace, { player: id, wire, kind }: Plug): StandIn | null {
+  const player = space.players.find((one) => one.id === id);
+  return player && wire && kind ? standInOf(space, player, { wire, kind }) : null;
+}
+
+/** The outcomes of a plug, computed. Empty where it is not plugged. */
+export function evaluatePlug(context: PlanContext, configuration: Configuration, plug: Plug): readonly PlugOutcome[] {
+  const standIn = standInOfPlug(context.space, plug);
+  return standIn ? outcomesOf(context, plug, evaluateStandIn(context, configuration, standIn).answer) : [];
 }
 
 /** Whether every content reaches its upper bound for sound. */

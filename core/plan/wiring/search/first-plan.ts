@@ -1,7 +1,7 @@
 import { addEffort, menuEffort, wireEffort } from "../evaluation";
-import { everyConfiguration, type PlanContext } from "./configurations";
+import { type Configuration, everyConfiguration, type PlanContext } from "./configurations";
 import { choicesOf } from "../space";
-import { planOf, type WiringPlan } from "./plan-draft";
+import { draftOf, type WiringPlan } from "./plan-draft";
 import { assignPlugs } from "./plug-assignment";
 import type { PlayerOption } from "./judge-plug";
 import { startsOf } from "./school-needs";
@@ -9,12 +9,13 @@ import type { BoundedTopology } from "./bounded-topology";
 
 /**
  * A first incumbent without any search: every player where the reach of the sockets puts it, with the first settings that would be tried.
- * It is not claimed to be good. Null where wishes would have to be examined, or where it is not possible.
+ * It is not claimed to be good. Null where wishes would have to be examined, where it is not possible, or where an estimate says that it has
+ * no more than so many points.
  */
-export function firstPlan(context: PlanContext, { topology, schools, plugs }: BoundedTopology): WiringPlan | null {
+export function firstPlan(context: PlanContext, { topology, schools, plugs }: BoundedTopology, points = -Infinity): WiringPlan | null {
   const { space } = context;
   if (space.musts.some(({ want }) => want !== "keep")) return null;
-  const configuration = everyConfiguration(context, topology).find(({ isPossible }) => isPossible);
+  const configuration = firstPossible(context, topology);
   for (const school of configuration ? schools : []) {
     const [start] = startsOf(space, topology, school, plugs.tables);
     const found = start && assignPlugs(start, ({ most }) => most);
@@ -26,8 +27,15 @@ export function firstPlan(context: PlanContext, { topology, schools, plugs }: Bo
       const effort = wire ? addEffort(wireEffort(space, wire), menus) : menus;
       return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 }];
     });
-    const plan = planOf(context, configuration, school, chosen);
+    const draft = draftOf(context, configuration, school, chosen);
+    const isBetter = points === -Infinity || (draft?.estimate()?.points ?? -Infinity) > points;
+    const plan = isBetter ? draft?.plan() : null;
     if (plan?.figures.heard) return plan;
   }
   return null;
+}
+
+function firstPossible(context: PlanContext, topology: BoundedTopology["topology"]): Configuration | undefined {
+  for (const configuration of everyConfiguration(context, topology)) if (configuration.isPossible) return configuration;
+  return undefined;
 }

@@ -13,7 +13,7 @@ import {
   UNPLUGGED_POINTS,
 } from "../evaluation";
 import { returnWords, type Configuration, type PlanContext } from "./configurations";
-import type { PlugOutcome } from "./evaluate-plug";
+import type { PlugOutcome, StandInOutcome } from "./evaluate-plug";
 import { hasOwnLead, jobWith, type SettingChoice } from "../space";
 import { easeShare, withoutSocket } from "../bounds";
 import type { Plug } from "./plugs";
@@ -48,7 +48,7 @@ export function bestOption(
   configuration: Configuration,
   { player, kind, wire }: Plug,
   outcomes: readonly PlugOutcome[],
-  { atMost, mostRemotes }: Judging,
+  { atMost, betterSilent, mostRemotes }: Judging,
 ): PlayerOption | null {
   const { weights } = context;
   let [best, most]: [PlayerOption | null, number] = [null, -Infinity];
@@ -58,22 +58,24 @@ export function bestOption(
       most = Math.max(most, one.most + limit);
       continue;
     }
-    const { ease, remotes } = actsOf(context, configuration, one);
+    const { ease, remotes } = actsOf(context, configuration, one.of);
     if (remotes > mostRemotes) continue;
     const acts = weights.ease * ACTS_SHARE * ease;
-    const isWhole = allArrive(one.rows) && allArrive(configuration.rows);
+    const isWhole = allArrive(one.of.rows) && allArrive(configuration.rows);
     most = Math.max(most, one.most + (isWhole ? acts : limit));
     const { settings, effort } = one;
     const points = one.points + acts;
     if (!best || points > best.points + 1e-9) best = { player, kind, wire, settings, effort, points, remotes, most };
   }
-  return best && { ...best, most };
+  return best && { ...best, most: most + betterSilent };
 }
 
 /** Limits for choosing an option. */
 interface Judging {
   /** Upper bound of the points of the acts, for an outcome. */
   readonly atMost: (outcome: PlugOutcome) => number;
+  /** How much better than with all of its sound the player can do without any, on other configurations. */
+  readonly betterSilent: number;
   /** Outcomes that need more remotes are dropped. */
   readonly mostRemotes: number;
 }
@@ -92,11 +94,13 @@ export interface ActsResult {
  * Bounds for the acts that depend on one player: waking it, and for the first player those that begin while it is watched. Other players
  * can take a logical address away, never add one, so this is an upper bound for the whole room.
  */
-export function actsOf({ space, ease }: PlanContext, configuration: Configuration, { player: set, wire, rows }: PlugOutcome): ActsResult {
+export function actsOf({ space, ease }: PlanContext, configuration: Configuration, outcome: StandInOutcome): ActsResult {
+  const { player: set, wire, rows } = outcome;
   const player = set.id;
-  // Everything control depends on: the wires, the control settings of player and hubs, and the links by which sound arrives.
-  const key = `${player} ${controlStateOf(set)} ${wireKey(wire.cable)} ${configurationKey(configuration)} ${linkKey(rows)}`;
-  const known = ease.get(key);
+  const key = configurationKey(configuration);
+  const onConfiguration = ease.get(key) ?? new Map<string, ActsResult>();
+  ease.set(key, onConfiguration);
+  const known = onConfiguration.get(outcomeKey(outcome));
   if (known !== undefined) return known;
   const acts = commonActs(space).filter(({ act }) => playerOfAct(space, act) === player);
   const job = jobWith(space, configuration.hubs, [...configuration.topology.wires, wire], [set]);
@@ -107,8 +111,18 @@ export function actsOf({ space, ease }: PlanContext, configuration: Configuratio
     acts.map(({ act }) => act),
   );
   const found = { ease: easeOf(figures, acts), remotes: remotesNeeded(figures, acts) };
-  ease.set(key, found);
+  onConfiguration.set(outcomeKey(outcome), found);
   return found;
+}
+
+const outcomeKeys = new WeakMap<StandInOutcome, string>();
+
+/** What control depends on of a player: its control settings, its wire, and the links by which its sound arrives. */
+function outcomeKey(outcome: StandInOutcome): string {
+  const { player, wire, rows } = outcome;
+  const known = outcomeKeys.get(outcome) ?? `${player.id} ${controlStateOf(player)} ${wireKey(wire.cable)} ${linkKey(rows)}`;
+  outcomeKeys.set(outcome, known);
+  return known;
 }
 
 const configurationKeys = new WeakMap<Configuration, string>();

@@ -1,12 +1,24 @@
-import { groupBy } from "../space";
+import { groupBy, type Wire } from "../space";
 import { controlGroups, type Configuration, type ControlGroup, type PlanContext } from "./configurations";
 import { draftOf, type WiringPlan } from "./plan-draft";
-import { type RemoteLimit, remoteLimits } from "../evaluation";
-import { ALIKE, assignPlugs, solveAssignment, partition, PlugValues, type PlugUpperBounds } from "./plug-assignment";
+import { endKey } from "@/core/job";
+import { idleLeads, type RemoteLimit, remoteLimits, takesLead } from "../evaluation";
+import { rowsOfEach, rowsOfOption } from "./rows-of-each";
+import { ALIKE, assignPlugs, partition, PlugUpperBounds, PlugValues, solveAssignment } from "./plug-assignment";
 import type { Plug } from "./plugs";
 import type { School } from "../topology";
 import type { PlayerOption } from "./judge-plug";
-import { allowedIn, needsAreMet, choicesMeeting, needsOf, type Need, type PlugTables } from "./school-needs";
+import {
+  allowedIn,
+  choicesMeeting,
+  type LeastInKind,
+  needsAreMet,
+  needsOf,
+  type Need,
+  NONE_NEEDED,
+  type PlugTables,
+  waysToMeet,
+} from "./school-needs";
 import { refined, type BoundedTopology } from "./bounded-topology";
 
 /** An open node of the search, from coarse to fine: a topology, a group of its configurations, configurations, players to assign, an assignment. */
@@ -37,8 +49,9 @@ interface Bounded {
 interface TopologyContext {
   readonly bounded: BoundedTopology;
   readonly variants: readonly Variant[];
-  /** Upper bounds of plugs within the group. */
+  /** Upper bounds of plugs within the group, and what its players bring by them at most. */
   readonly known: PlugUpperBounds;
+  readonly atMost: Map<Variant, { readonly version: number; readonly worth: number }>;
 }
 
 /** A variant of a topology's plans: a school and a limit of remotes. */
@@ -54,6 +67,8 @@ interface Variant {
 interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables"> {
   readonly configuration: Configuration;
   readonly worth: PlugValues;
+  /** How many players have to be in some kinds of sockets. */
+  readonly least: LeastInKind;
   /** The points of a plan before its players. */
   readonly base: number;
 }
@@ -117,10 +132,17 @@ function expandTopology({ context, counts: looked }: SearchState, bounded: Bound
   // The bound of the hubs' own sources does not depend on control.
   const most = bounded.before + (bounded.own ?? 0);
   return controlGroups(context, topology).map((alike) => {
-    const on: TopologyContext = { bounded, variants: open, known: new Map() };
+    const on = groupOf(bounded, open);
     return { kind: "control", alike, on, bound: most + bestOf(alike, on), schools, depth: 2 };
   });
 }
+
+const groupOf = (bounded: BoundedTopology, variants: readonly Variant[]): TopologyContext => ({
+  bounded,
+  variants,
+  known: new PlugUpperBounds(),
+  atMost: new Map(),
+});
 
 /** Upper bound of what players bring in a control group, over all variants. */
 const bestOf = (set: Pick<Configuration, "hubs">, on: TopologyContext): number =>
@@ -129,10 +151,11 @@ const bestOf = (set: Pick<Configuration, "hubs">, on: TopologyContext): number =
 /** Expands a control group into configurations, grouped by their return channels. */
 function expandControl({ alike, on }: Extract<OpenNode, { kind: "control" }>): readonly OpenNode[] {
   const possible = alike.configurations().filter(({ isPossible }) => isPossible);
-  return groupBy(possible, ({ control }) => control).flatMap((configurations) =>
+  const { bounds } = on.bounded;
+  return groupBy(possible, (one) => `${one.control} ${bounds.soundsItself(one)}`).flatMap((configurations) =>
     configurationsLeft(
       configurations.toSorted((a, b) => b.points - a.points),
-      { ...on, known: new Map() },
+      groupOf(on.bounded, on.variants),
     ),
   );
 }
@@ -145,10 +168,17 @@ function configurationsLeft(configurations: readonly Configuration[], on: Topolo
   return [{ kind: "configurations", configurations, on, bound, schools: on.bounded.schools, depth: 3 }];
 }
 
-/** Upper bound of what players bring on a configuration, using what others with the same control key have shown. */
-function playersAtMost(configuration: Pick<Configuration, "hubs">, { bounded, known }: TopologyContext, { tables }: Variant): number {
-  const { bounds } = bounded;
-  return assignPlugs(tables, (plug) => Math.min(bounds.on(configuration, plug), known.get(plug) ?? Infinity))?.worth ?? -Infinity;
+/** Upper bound of what players bring on a configuration, using what others of its group have shown: the same on all of them until more is shown. */
+function playersAtMost(
+  configuration: Pick<Configuration, "hubs">,
+  { bounded: { bounds }, known, atMost }: TopologyContext,
+  variant: Variant,
+): number {
+  const last = atMost.get(variant);
+  if (last?.version === known.version) return last.worth;
+  const { worth } = assignPlugs(variant.tables, (plug) => Math.min(bounds.on(configuration, plug), known.of(plug))) ?? { worth: -Infinity };
+  atMost.set(variant, { version: known.version, worth });
+  return worth;
 }
 
 /** Expands the first configuration, unless its bound has fallen below the cutoff since. */
@@ -178,25 +208,45 @@ function assignmentsOn(
     if (bound <= incumbent(school) + ALIKE) return [];
     const worth = worths.get(remotes) ?? new PlugValues(context, configuration, known, bounded.bounds, remotes.most);
     worths.set(remotes, worth);
-    return [playersOn({ configuration, worth, school, needs, base, tables }, bound)];
+    return [playersOn({ configuration, worth, school, needs, base, tables, least: NONE_NEEDED }, bound)];
   });
 }
 
 /** Solves the assignment as far as the cutoff requires. */
 function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number): readonly OpenNode[] {
-  const found = solveAssignment(on.tables, on.worth, cutoff - on.base);
+  const found = solveAssignment(on.tables, on.worth, cutoff - on.base, on.least);
   const bound = on.base + (found?.worth ?? -Infinity);
   if (!found || bound <= run.incumbent(on.school) + ALIKE) return [];
   const { plugs, chosen } = found;
   if (!chosen) return [playersOn(on, bound)];
-  // Otherwise branch on which players meet the needs.
-  if (!needsAreMet(on.needs, plugs)) return choicesMeeting(on.needs, on.tables).map((tables) => playersOn({ ...on, tables }, bound));
+  // Otherwise branch on the kinds of sockets by which the needs are met.
+  if (!needsAreMet(on.needs, plugs)) return waysToMeet(on.needs, on.tables).map((least) => playersOn({ ...on, least }, bound));
   return [{ kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 }];
 }
 
-/** Plays an assignment through the full engine where its estimate beats the incumbent; returns the other assignments (Murty's partition). */
+/** Some player whose sound takes a lead, or the lead is not laid. */
+const useOf = (context: PlanContext, { configuration, worth }: AssignmentProblem, { cable }: Wire): Need => ({
+  count: 1,
+  isMetBy: (plug) => {
+    if (!plug.reach?.leads.has(endKey(cable.to)) || !worth.outcomesFor(plug).some(({ of }) => of.rows.some((row) => takesLead(row, cable))))
+      return false;
+    const option = worth.settled(plug);
+    return option !== null && rowsOfOption(context, configuration, option).some((row) => takesLead(row, cable));
+  },
+});
+
+/**
+ * Plays an assignment through the full engine where its estimate beats the incumbent; returns the other assignments (Murty's partition).
+ * Where a lead carries nothing, what is left are those in which some player uses it.
+ */
 function expandAssignment(run: SearchState, { on, plugs, chosen, bound }: Extract<OpenNode, { kind: "assignment" }>): readonly OpenNode[] {
   const { school, configuration, tables } = on;
+  const idle = idleLeads(rowsOfEach(run.context, configuration, chosen), configuration.topology.wires);
+  if (idle.length > 0)
+    return choicesMeeting(
+      idle.map((lead) => useOf(run.context, on, lead)),
+      tables,
+    ).map((rest) => playersOn({ ...on, tables: rest }, bound));
   const left = () => partition(tables, plugs).map((rest) => playersOn({ ...on, tables: rest }, bound));
   const draft = draftOf(run.context, configuration, school, chosen);
   const estimate = draft?.estimate();

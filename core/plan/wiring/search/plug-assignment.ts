@@ -5,20 +5,35 @@ import type { Plug } from "./plugs";
 import type { PlugOutcome } from "./evaluate-plug";
 import { bestOption, unpluggedOption, type PlayerOption } from "./judge-plug";
 import type { SocketKind } from "../space";
-import type { PlugTables } from "./school-needs";
+import { type LeastInKind, NONE_NEEDED, type PlugTables } from "./school-needs";
 
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
 
 /** Upper bounds of plugs within a control group; every configuration evaluated there tightens them. */
-export type PlugUpperBounds = Map<Plug, number>;
+export class PlugUpperBounds {
+  private readonly known = new Map<Plug, number>();
+  /** How often a bound was tightened. */
+  version = 0;
+
+  of(plug: Plug): number {
+    return this.known.get(plug) ?? Infinity;
+  }
+
+  tighten(plug: Plug, most: number): void {
+    if (most >= this.of(plug)) return;
+    this.known.set(plug, most);
+    this.version += 1;
+  }
+}
 
 /**
  * The plugs of a configuration with their upper bounds, and their true worth once evaluated. Evaluation is lazy and in stages, the cheapest
  * first: the bound of its path, then what arrives, then how its acts go.
  */
 export class PlugValues {
-  private readonly outcomes = new Map<Plug, readonly PlugOutcome[]>();
+  /** Null: they were looked for, and nothing was known. */
+  private readonly outcomes = new Map<Plug, readonly PlugOutcome[] | null>();
   private readonly options = new Map<Plug, PlayerOption | null>();
 
   constructor(
@@ -32,8 +47,8 @@ export class PlugValues {
   of(plug: Plug): number {
     const option = this.options.get(plug);
     if (option !== undefined) return option?.points ?? -Infinity;
-    const outcomes = this.outcomes.get(plug);
-    const most = Math.min(this.bounds.on(this.configuration, plug), this.upperBounds.get(plug) ?? Infinity);
+    const outcomes = this.outcomesOf(plug);
+    const most = Math.min(this.bounds.on(this.configuration, plug), this.upperBounds.of(plug));
     return outcomes
       ? Math.min(most, Math.max(-Infinity, ...outcomes.map((one) => one.points + this.bounds.actPointsOn(this.configuration, plug, one))))
       : most;
@@ -43,14 +58,26 @@ export class PlugValues {
     return this.options.get(plug);
   }
 
+  /** What arrives of a plug, computed if it is not known. */
+  outcomesFor(plug: Plug): readonly PlugOutcome[] {
+    while (!this.outcomesOf(plug)) this.refine(plug);
+    return this.outcomesOf(plug) ?? [];
+  }
+
+  /** A plug through all stages. */
+  settled(plug: Plug): PlayerOption | null {
+    while (!this.options.has(plug)) this.refine(plug);
+    return this.options.get(plug) ?? null;
+  }
+
   /** How many stages a plug has been through. */
   stageOf(plug: Plug): number {
-    return this.options.has(plug) ? 3 : this.outcomes.has(plug) ? 2 : Number(this.bounds.isRefined(plug));
+    return this.options.has(plug) ? 3 : this.outcomesOf(plug) ? 2 : Number(this.bounds.isRefined(plug));
   }
 
   /** Takes a plug through one more stage. */
   refine(plug: Plug): void {
-    const outcomes = this.outcomes.get(plug);
+    const outcomes = this.outcomesOf(plug);
     if (this.options.has(plug)) return;
     if (!plug.wire) this.options.set(plug, unpluggedOption(this.context, plug));
     else if (!this.bounds.isRefined(plug)) this.bounds.refine(plug);
@@ -58,23 +85,29 @@ export class PlugValues {
     else this.choose(plug, outcomes);
   }
 
+  /** What is known of a plug, from other configurations too where the same settings count. */
+  private outcomesOf(plug: Plug): readonly PlugOutcome[] | undefined {
+    const known = this.outcomes.get(plug);
+    if (known !== undefined) return known ?? undefined;
+    const found = this.bounds.outcomesKnownOn(this.configuration, plug);
+    this.outcomes.set(plug, found ?? null);
+    return found;
+  }
+
   private evaluate(plug: Plug): void {
     const outcomes = this.bounds.outcomesOn(this.configuration, plug);
     this.outcomes.set(plug, outcomes);
-    if (outcomes.length) this.tighten(plug, Math.max(...outcomes.map(({ most }) => most)) + this.bounds.actsOf(plug));
+    if (outcomes.length) this.upperBounds.tighten(plug, Math.max(...outcomes.map(({ most }) => most)) + this.bounds.actsOf(plug));
   }
 
   private choose(plug: Plug, outcomes: readonly PlugOutcome[]): void {
     const option = bestOption(this.context, this.configuration, plug, outcomes, {
       atMost: (one) => this.bounds.actPointsOn(this.configuration, plug, one),
+      betterSilent: this.bounds.betterSilent(plug),
       mostRemotes: this.mostRemotes,
     });
     this.options.set(plug, option);
-    if (option) this.tighten(plug, option.most);
-  }
-
-  private tighten(plug: Plug, most: number): void {
-    this.upperBounds.set(plug, Math.min(most, this.upperBounds.get(plug) ?? Infinity));
+    if (option) this.upperBounds.tighten(plug, option.most);
   }
 }
 
@@ -90,17 +123,22 @@ export interface AssignmentResult {
  * The best assignment of players to sockets, refined until every plug in it is evaluated or its bound is at or below the cutoff; null where
  * they cannot all be placed. Only plugs that appear in a best assignment are evaluated.
  */
-export function solveAssignment(tables: PlugTables, worth: PlugValues, cutoff: number): AssignmentResult | null {
+export function solveAssignment(
+  tables: PlugTables,
+  worth: PlugValues,
+  cutoff: number,
+  least: LeastInKind = NONE_NEEDED,
+): AssignmentResult | null {
   for (;;) {
-    const found = assignPlugs(tables, (plug) => worth.of(plug));
+    const found = assignPlugs(tables, (plug) => worth.of(plug), least);
     if (!found) return null;
     const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
     if (chosen.length === found.plugs.length) return { ...found, chosen };
     if (found.worth <= cutoff) return { ...found, chosen: null };
     // The cheapest stages first: often they are enough to fall below the cutoff.
     const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
-    const least = Math.min(...open.map((plug) => worth.stageOf(plug)));
-    const next = open.filter((plug) => worth.stageOf(plug) === least);
+    const stage = Math.min(...open.map((plug) => worth.stageOf(plug)));
+    const next = open.filter((plug) => worth.stageOf(plug) === stage);
     next.forEach((plug) => worth.refine(plug));
   }
 }
@@ -139,15 +177,24 @@ export function playersUpperBound(
   }
 }
 
-/** The best assignment of players to sockets for the given worth of plugs; null where a player has no plug left. */
+/** What a place that must be taken is worth beside the player in it, so that no assignment leaves it empty. */
+const MUST_BE_TAKEN = 1e6;
+
+/**
+ * The best assignment of players to sockets for the given worth of plugs, with at least so many players in some kinds; null where a player has
+ * no plug left, or too few can be there.
+ */
 export function assignPlugs(
   tables: PlugTables,
   worthOf: (plug: Plug) => number,
+  least: LeastInKind = NONE_NEEDED,
 ): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
-  const { kinds, rooms } = seatsOf(tables);
+  const { kinds, numbers, rooms } = seatsOf(tables);
+  const needed = [...least].map(([kind, count]) => ({ place: numbers.get(kind), count }));
+  if (needed.some(({ place, count }) => place === undefined || (rooms[place] ?? 0) < count)) return null;
   const best: (Plug | undefined)[][] = [];
   const table = tables.map((plugs, player) => {
-    const row = new Array<number>(rooms.length).fill(-Infinity);
+    const row = new Array<number>(rooms.length + needed.length).fill(-Infinity);
     const found: (Plug | undefined)[] = [];
     plugs.forEach((plug, index) => {
       const kind = kinds[player]?.[index] ?? UNPLUGGED;
@@ -156,13 +203,21 @@ export function assignPlugs(
       row[kind] = worth;
       found[kind] = plug;
     });
+    // The places that must be taken stand beside the others of their kind.
+    needed.forEach(({ place = UNPLUGGED }, index) => {
+      row[rooms.length + index] = (row[place] ?? -Infinity) + MUST_BE_TAKEN;
+      found[rooms.length + index] = found[place];
+    });
     best.push(found);
     return row;
   });
-  const result = bestAssignment(table, rooms);
+  const left = rooms.map((room, place) => room - needed.reduce((sum, one) => sum + (one.place === place ? one.count : 0), 0));
+  const result = bestAssignment(table, [...left, ...needed.map(({ count }) => count)]);
   if (!result) return null;
   const plugs = result.places.flatMap((place, player) => best[player]?.[place] ?? []);
-  return plugs.length === tables.length ? { plugs, worth: result.worth } : null;
+  const taken = result.places.filter((place) => place >= rooms.length).length;
+  const isWhole = taken === needed.reduce((sum, { count }) => sum + count, 0);
+  return plugs.length === tables.length && isWhole ? { plugs, worth: plugs.reduce((sum, plug) => sum + worthOf(plug), 0) } : null;
 }
 
 /** The place of unplugged players: it has room for all of them. */
@@ -171,6 +226,7 @@ const UNPLUGGED = 0;
 interface Seats {
   /** The kind of socket of each plug of each player; 0: unplugged. */
   readonly kinds: readonly (readonly number[])[];
+  readonly numbers: ReadonlyMap<SocketKind, number>;
   /** How many players each kind takes. */
   readonly rooms: readonly number[];
 }
@@ -190,7 +246,7 @@ function seatsOf(tables: PlugTables): Seats {
     return number;
   };
   const kinds = tables.map((plugs) => plugs.map(({ kind }) => (kind ? numberOf(kind) : UNPLUGGED)));
-  const found = { kinds, rooms };
+  const found = { kinds, numbers, rooms };
   counted.set(tables, found);
   return found;
 }

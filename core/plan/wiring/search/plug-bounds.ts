@@ -1,20 +1,32 @@
 import { takesPart } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
-import { actsUpperBound, type ActsUpperBound, asPlanned, controlOffKey, type ControlReach, controlReachOf, type SoundsOf } from "../bounds";
+import {
+  actsUpperBound,
+  easeShare,
+  type ActsUpperBound,
+  asPlanned,
+  controlOffKey,
+  type ControlReach,
+  controlReachOf,
+  type SoundsOf,
+} from "../bounds";
 import type { Topology } from "../topology";
 import { JobFacts, SettingMemo } from "../memo";
 import type { Configuration, PlanContext } from "./configurations";
-import { evaluatePlug, type PlugOutcome } from "./evaluate-plug";
+import { evaluateStandIn, outcomesOf, type PlugOutcome, type StandInOutcome, standInOfPlug } from "./evaluate-plug";
 import { ACTS_SHARE, allowsRemotes } from "../evaluation";
 import { passedUpperBound, type PassedUpperBound } from "./passed-bound";
 import type { Plug } from "./plugs";
-import { equalsOf, jobWith, seenAloneFrom, type StandIn, standInOf, type Wire } from "../space";
+import { equalsOf, jobWith, reachOf, seenAloneFrom, type StandIn, type Wire } from "../space";
 
 /** The bound of a plug as far as it is refined. */
 interface KnownBound {
   readonly most: number;
   readonly acts: number;
+  /** The sound in it, and what it lost because the screen's volume keys do not reach that. */
+  readonly sound: number;
+  readonly volume: number;
   /** It includes what passes of sound and picture. */
   readonly isWhole: boolean;
 }
@@ -31,7 +43,9 @@ interface ControlBounds {
  */
 export class PlugBounds {
   private readonly known = new Map<Plug, KnownBound>();
-  private readonly outcomes = new Map<Plug, SettingMemo<readonly PlugOutcome[]>>();
+  /** The outcomes of those that stand for players, by their wires, and those of plugs by them. */
+  private readonly evaluated = new Map<Wire, SettingMemo<readonly StandInOutcome[]>>();
+  private readonly outcomes = new Map<Plug, Map<readonly StandInOutcome[], readonly PlugOutcome[]>>();
   /** What can pass along each wire of a stand-in. */
   private readonly passed = new Map<Wire, PassedUpperBound>();
   private readonly planned: readonly Device[];
@@ -41,6 +55,7 @@ export class PlugBounds {
   private readonly hearings = new Map<string, ControlBounds>();
   /** Whether a player in a socket can be watched while the sound system sleeps. */
   private seenAlone: ((socket: CableEnd) => boolean) | undefined;
+  private ownSound: number | undefined;
 
   constructor(
     private readonly context: PlanContext,
@@ -64,10 +79,10 @@ export class PlugBounds {
 
   /** Upper bound of the points of its player's acts, once computed. */
   actsOf(plug: Plug): number {
-    return this.context.weights.ease * ACTS_SHARE * this.easeOf(plug);
+    return this.actPoints(this.easeOf(plug));
   }
 
-  /** The same as a share of all acts. */
+  /** How easy its acts can be, as a share of all acts. */
   easeOf(plug: Plug): number {
     return this.known.get(plug)?.acts ?? Infinity;
   }
@@ -99,17 +114,52 @@ export class PlugBounds {
   }
 
   /** Upper bound of the points of a player's acts on a configuration, for an outcome. */
-  actPointsOn(configuration: Pick<Configuration, "hubs">, plug: Plug, outcome: PlugOutcome): number {
-    return this.context.weights.ease * ACTS_SHARE * (this.actsOn(configuration, plug, takesPart(outcome.player))?.ease ?? Infinity);
+  actPointsOn(configuration: Pick<Configuration, "hubs" | "rows">, plug: Plug, outcome: PlugOutcome): number {
+    const acts = this.actsOn(configuration, plug, takesPart(outcome.of.player));
+    if (!acts) return Infinity;
+    const volume = outcome.of.rows.some(({ arrives }) => arrives) && this.ownSoundOn(configuration) > 0 ? acts.volume : 0;
+    return this.actPoints(acts.ease - volume);
   }
 
-  /** Upper bound of a plug on a configuration: less what its acts lose there. */
-  on(configuration: Pick<Configuration, "hubs">, plug: Plug): number {
+  /**
+   * How much more its acts can bring where nothing of it sounds than its whole sound would: what the volume keys of the screen do not reach
+   * counts nothing where all is silent.
+   */
+  betterSilent({ player, wire, reach }: Plug): number {
+    if (!wire || !reach) return 0;
+    const most = this.actPoints(easeShare(this.context.space, player, ({ act }) => act === "louder" || act === "mute"));
+    return Math.max(0, most - this.context.most.soundOfPlayer(player, { reach, wire }));
+  }
+
+  /** Whether the main screen's own sound comes from the sound system on a configuration: its volume keys can do without reaching that only where not. */
+  soundsItself = (configuration: Configuration): boolean => this.ownSoundOn(configuration) > 0;
+
+  /** Upper bound of a plug on a configuration, or on any of some that share their control settings: less what its acts lose there. */
+  on(configuration: Pick<Configuration, "hubs"> & Partial<Pick<Configuration, "rows">>, plug: Plug): number {
     const looked = this.known.get(plug);
     const acts = looked && this.actsOn(configuration, plug, true);
     if (!looked || !acts) return this.of(plug);
     if (!allowsRemotes(this.context.space, acts.remotes)) return -Infinity;
-    return looked.most - this.context.weights.ease * ACTS_SHARE * (looked.acts - acts.ease);
+    const volume = this.lostByVolume(acts, looked.sound, this.ownSoundOn(configuration));
+    return looked.most + looked.volume - volume - this.actPoints(looked.acts - acts.ease);
+  }
+
+  private readonly actPoints = (ease: number): number => this.context.weights.ease * ACTS_SHARE * ease;
+
+  /**
+   * How many points are lost because the main screen's volume keys do not reach what sounds. They do where nothing of the player, or nothing
+   * of the screen itself, comes from the sound system; then its sound is lost, and whatever is less bounds both.
+   */
+  private readonly lostByVolume = ({ volume }: ActsUpperBound, sound: number, ownSound: number): number =>
+    Math.min(this.actPoints(volume), sound, ownSound);
+
+  /** The points of the main screen's own sound: how many at most, or on a configuration whether there are any. A mute screen never sounds itself. */
+  private ownSoundOn({ rows }: Partial<Pick<Configuration, "rows">>): number {
+    const { space, most } = this.context;
+    const main = space.screens.find(({ id }) => id === space.mainScreen);
+    if (!main?.speakers) return Infinity;
+    if (rows) return rows.some(({ player, arrives }) => player === main.id && arrives) ? Infinity : 0;
+    return (this.ownSound ??= most.soundOfOwn(main, reachOf(space, this.topology), this.ownSounds));
   }
 
   /** Computes the control half of the bound, and whether its player can be watched alone. */
@@ -140,16 +190,17 @@ export class PlugBounds {
     this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires));
     const goes = { acts: acts.ease, alone: this.seenAlone(to) };
     const cap = passed ? most.ofPlayer(player.id, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player.id, goes);
+    const sound = most.soundOfPlayer(player.id, { reach, wire }, passed ?? undefined);
+    const volume = this.lostByVolume(acts, sound, this.ownSoundOn({}));
     const isBorne = allowsRemotes(space, acts.remotes);
-    this.known.set(plug, { most: isBorne ? Math.min(plug.most, cap) : -Infinity, acts: acts.ease, isWhole: passed !== null });
+    const bound = isBorne ? Math.min(plug.most, cap) - volume : -Infinity;
+    this.known.set(plug, { most: bound, acts: acts.ease, sound, volume, isWhole: passed !== null });
   }
 
   /** What can pass by a plug at most; null where it is unplugged. */
-  private passedBy({ player: id, wire, kind }: Plug): PassedUpperBound | null {
-    const { space } = this.context;
-    const player = space.players.find((one) => one.id === id);
-    if (!player || !wire || !kind) return null;
-    const standing = standInOf(space, player, { wire, kind });
+  private passedBy(plug: Plug): PassedUpperBound | null {
+    const standing = standInOfPlug(this.context.space, plug);
+    if (!standing) return null;
     const known = this.passed.get(standing.wire) ?? this.passedOf(standing);
     this.passed.set(standing.wire, known);
     return known;
@@ -166,9 +217,30 @@ export class PlugBounds {
 
   /** The outcomes of a plug on a configuration, from the memo where every setting they depend on is the same. */
   outcomesOn(configuration: Configuration, plug: Plug): readonly PlugOutcome[] {
-    const told = this.outcomes.get(plug) ?? new SettingMemo();
-    this.outcomes.set(plug, told);
-    return told.of(configuration.hubs, () => evaluatePlug(this.context, configuration, plug, this.passedBy(plug)?.sounds)).answer;
+    const standing = standInOfPlug(this.context.space, plug);
+    if (!standing) return [];
+    const told = this.evaluated.get(standing.wire) ?? new SettingMemo();
+    this.evaluated.set(standing.wire, told);
+    const sounds = this.passedBy(plug)?.sounds;
+    return this.ownOutcomes(
+      plug,
+      told.of(configuration.hubs, () => evaluateStandIn(this.context, configuration, standing, sounds)),
+    );
+  }
+
+  /** The same where they are in the memo. */
+  outcomesKnownOn(configuration: Configuration, plug: Plug): readonly PlugOutcome[] | undefined {
+    const standing = standInOfPlug(this.context.space, plug);
+    const known = standing && this.evaluated.get(standing.wire)?.known(configuration.hubs);
+    return known ? this.ownOutcomes(plug, known.answer) : undefined;
+  }
+
+  private ownOutcomes(plug: Plug, evaluated: readonly StandInOutcome[]): readonly PlugOutcome[] {
+    const own = this.outcomes.get(plug) ?? new Map<readonly StandInOutcome[], readonly PlugOutcome[]>();
+    this.outcomes.set(plug, own);
+    const known = own.get(evaluated) ?? outcomesOf(this.context, plug, evaluated);
+    own.set(evaluated, known);
+    return known;
   }
 
   /** Upper bound of the sound kept by the hubs' own sources. */

@@ -7,15 +7,18 @@ import type { PlayerOption } from "./judge-plug";
 const gathered = new WeakMap<Configuration, Map<PlayerOption, readonly Arrival[]>>();
 
 /** The rows of a configuration's hubs, and of each player as if it were alone there. */
-export function rowsOfEach(context: PlanContext, configuration: Configuration, chosen: readonly PlayerOption[]): readonly Arrival[] {
+export const rowsOfEach = (context: PlanContext, configuration: Configuration, chosen: readonly PlayerOption[]): readonly Arrival[] => [
+  ...configuration.rows,
+  ...chosen.flatMap((option) => rowsOfOption(context, configuration, option)),
+];
+
+/** The rows of a player as if it were alone on a configuration. */
+export function rowsOfOption(context: PlanContext, configuration: Configuration, option: PlayerOption): readonly Arrival[] {
   const known = gathered.get(configuration) ?? new Map<PlayerOption, readonly Arrival[]>();
   gathered.set(configuration, known);
-  const rows = chosen.flatMap((option) => {
-    const found = known.get(option) ?? rowsAlone(context, configuration, option);
-    known.set(option, found);
-    return found;
-  });
-  return [...configuration.rows, ...rows];
+  const found = known.get(option) ?? rowsAlone(context, configuration, option);
+  known.set(option, found);
+  return found;
 }
 
 function rowsAlone(

@@ -2,7 +2,7 @@ import { endKey } from "@/core/job";
 import type { Device } from "@/core/device";
 import { allowsHub, hubOf, isSwitchBox, type School, type Topology } from "../topology";
 import type { Plug } from "./plugs";
-import { inputKinds, isLead, NO_SOCKETS, reachOf, type WiringSpace } from "../space";
+import { type SocketKind, inputKinds, isLead, NO_SOCKETS, reachOf, type WiringSpace } from "../space";
 
 /** The plugs of each player, in the order of the players. */
 export type PlugTables = readonly (readonly Plug[])[];
@@ -54,6 +54,34 @@ function leadNeeds(space: WiringSpace, topology: Topology): readonly Need[] {
     const lead = endKey(cable.to);
     return own.some(({ leads: taken }) => taken.has(lead)) ? [] : [{ count: 1, isMetBy: (plug) => plug.reach?.leads.has(lead) ?? false }];
   });
+}
+
+/** How many players must be in sockets of a kind; none is named where any number will do. */
+export type LeastInKind = ReadonlyMap<SocketKind, number>;
+export const NONE_NEEDED: LeastInKind = new Map();
+
+/**
+ * Every way to meet needs by kinds of sockets: how many players have to be in each at least. Which plugs meet a need hangs on their kind of
+ * socket alone. Empty where no socket meets one.
+ */
+export function waysToMeet(needs: readonly Need[], tables: PlugTables): readonly LeastInKind[] {
+  const kinds = new Map(tables.flatMap((plugs) => plugs.flatMap((plug) => (plug.kind ? [[plug.kind, plug] as const] : []))));
+  const choose = (left: readonly SocketKind[], count: number): readonly (readonly SocketKind[])[] =>
+    count === 0 ? [[]] : left.flatMap((kind, index) => choose(left.slice(index), count - 1).map((others) => [kind, ...others]));
+  return needs.reduce<readonly LeastInKind[]>(
+    (ways, { count, isMetBy }) => {
+      const meeting = [...kinds].flatMap(([kind, plug]) => (isMetBy(plug) ? [kind] : []));
+      return ways.flatMap((way) => choose(meeting, count).map((chosen) => atLeast(way, chosen)));
+    },
+    [NONE_NEEDED],
+  );
+}
+
+/** The same with so many in these kinds, each as often as it is named. One player may meet several needs. */
+function atLeast(way: LeastInKind, kinds: readonly SocketKind[]): LeastInKind {
+  const merged = new Map(way);
+  for (const kind of kinds) merged.set(kind, Math.max(merged.get(kind) ?? 0, kinds.filter((other) => other === kind).length));
+  return merged;
 }
 
 /** Whether these plugs meet the needs. */

@@ -76,11 +76,11 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest));
   const bounded = topologiesOn(withPictureBounds(context), sets);
   // And a fair one from those that promise most, so that a search that runs out of time has something to show.
-  for (const one of bounded
-    .filter(hasSound)
-    .toSorted((a, b) => b.bound - a.bound)
-    .slice(0, DIVES))
-    if (!isOver()) toWin.keep(firstPlan(context, one));
+  const promising = bounded.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
+  for (const one of promising.slice(0, DIVES)) {
+    const plan = isOver() ? null : firstPlan(context, one, found.points);
+    if (plan) toWin.keep(plan);
+  }
   const heard = explore(toWin, bounded.filter(hasSound), isOver);
   // A plan without any sound counts only where no other has any.
   const isSilent = found.best.size === 0;

@@ -1,3 +1,4 @@
+import { childAddress, ROOT } from "@/core/cec";
 import { present } from "@/core/outcome";
 import type { Device, HdmiPort, Port } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
@@ -106,8 +107,16 @@ function likeness(device: Device, port: Port): string {
     device.presents.flatMap(told),
     device.settings.flatMap(({ key, found, planned }) => told({ key, found, planned })),
     device.control.joins === null || device.control.joins.includes(id),
+    hasAddress(device, id),
   ]);
 }
+
+/** An input past the fifteenth gives nobody an address. Source: HDMI 1.4 §8.7 (four bits for each input). */
+const hasAddress = ({ ports }: Device, id: string): boolean => {
+  const inputs = ports.filter(({ connector, direction }) => connector === "hdmi" && direction === "in");
+  const place = inputs.findIndex((port) => port.id === id);
+  return place < 0 || childAddress(ROOT, place + 1) !== null;
+};
 
 export const hdmiOutputs = ({ ports }: Device): readonly Port[] =>
   ports.filter(({ connector, direction }) => connector === "hdmi" && direction === "out");

@@ -1,7 +1,7 @@
 import type { Device } from "@/core/device";
 import { withSettings, type SettingChoice } from "./hub-settings";
 import type { SocketKind } from "./sockets";
-import type { WiringSpace } from "./space";
+import { hasOwnLead, type WiringSpace } from "./space";
 import type { Wire } from "./wires";
 
 /** Who stands for each player of a space, computed once. */
@@ -62,11 +62,19 @@ export const setLike = (standIn: Device, settings: readonly SettingChoice[]): De
     settings.map((choice) => ({ ...choice, device: standIn.id })),
   );
 
+/** More is true of it than of the device: a lead of its own, or a wish that names it. */
+const isSpecial = (space: WiringSpace, { id }: Device): boolean =>
+  hasOwnLead(space, id) || [...space.musts, ...space.hopes].some((want) => "device" in want && want.device === id);
+
 function pairUp(space: WiringSpace): ReadonlyMap<string, Device> {
   const [first, ...others] = space.players;
   const byLikeness = new Map<string, Device>();
   const pairs = new Map(first ? [[first.id, first]] : []);
   for (const player of others) {
+    if (isSpecial(space, player)) {
+      pairs.set(player.id, player);
+      continue;
+    }
     const { id: _id, name: _name, ...facts } = player;
     const likeness = JSON.stringify(facts);
     const same = byLikeness.get(likeness) ?? player;

@@ -172,13 +172,13 @@ class Quest {
     }
     const { players } = this.context.space;
     return bounds.outcomesOn(configuration, plug).map((heard): Leg => {
-      const { settings, effort, isAlone } = heard;
-      const acts = ACTS_SHARE * actsOf(this.context, configuration, heard).ease;
+      const { settings, effort } = heard;
+      const acts = ACTS_SHARE * actsOf(this.context, configuration, heard.of).ease;
       return {
         option: { player, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 },
         adds: {
           arrivals: heard.points / 100,
-          ease: acts + ((1 - ACTS_SHARE) * Number(isAlone)) / players.length,
+          ease: acts + ((1 - ACTS_SHARE) * Number(heard.of.isAlone)) / players.length,
           cost: effort.money + effort.guessed,
           work: effort.minutes,
         },

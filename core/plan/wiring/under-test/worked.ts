@@ -13,8 +13,9 @@ const actsAnywhere = ({ space, weights }: PlanContext, player: string): number =
 /** A plug evaluated completely, whether or not it could win. */
 const settle = (context: PlanContext, configuration: Configuration, plug: Plug): PlayerOption | null =>
   plug.wire
-    ? bestOption(context, configuration, plug, evaluatePlug(context, configuration, plug).answer, {
+    ? bestOption(context, configuration, plug, evaluatePlug(context, configuration, plug), {
         atMost: () => actsAnywhere(context, plug.player),
+        betterSilent: 0,
         mostRemotes: Infinity,
       })
     : unpluggedOption(context, plug);
@@ -24,9 +25,7 @@ export function* worked(space: WiringSpace, topologies: number, configurations: 
   const context = withPictureBounds(newContext(space, PRESETS["best-sound"]));
   for (const topology of [...topologiesOf(space)].slice(0, topologies)) {
     const { tables } = plugsOf(context, topology);
-    const all = everyConfiguration(context, topology)
-      .filter(({ isPossible }) => isPossible)
-      .slice(0, configurations);
+    const all = [...everyConfiguration(context, topology)].filter(({ isPossible }) => isPossible).slice(0, configurations);
     yield {
       context,
       topology,
