@@ -69,10 +69,11 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
   };
 }
 
-/** May answer as the sound system: one, or a box that can take the return channel. */
+/** May answer as the sound system: one, or a box that can take the return channel and is nothing else on the bus. */
 const mayAnswer = (device: Device): boolean =>
   kindOf(device) === "audio" ||
   (device.role === "box" &&
+    device.control.kind === null &&
     device.ports.some((port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== null && port.returns !== "none"));
 
 /** Whether the main screen's volume keys could move what sounds. Source: CEC 1.4 §13.13 (keys go to the logical address of the audio system). */

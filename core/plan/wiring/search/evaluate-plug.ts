@@ -120,10 +120,18 @@ export function outcomesOf(
   }));
 }
 
+/** Plugs are never changed in place, so who stands for the player of each is looked up once. */
+const standIns = new WeakMap<Plug, StandIn | null>();
+
 /** Who stands for the player of a plug; null where it is not plugged. */
-export function standInOfPlug(space: WiringSpace, { player: id, wire, kind }: Plug): StandIn | null {
+export function standInOfPlug(space: WiringSpace, plug: Plug): StandIn | null {
+  const known = standIns.get(plug);
+  if (known !== undefined) return known;
+  const { player: id, wire, kind } = plug;
   const player = space.players.find((one) => one.id === id);
-  return player && wire && kind ? standInOf(space, player, { wire, kind }) : null;
+  const found = player && wire && kind ? standInOf(space, player, { wire, kind }) : null;
+  standIns.set(plug, found);
+  return found;
 }
 
 /** The outcomes of a plug, computed. Empty where it is not plugged. */

@@ -22,7 +22,8 @@ test("steps taken in any order, each as far as anybody asks, lead to the same be
       const run: SearchState = {
         context: withPictureBounds(newContext(space, weights)),
         best,
-        incumbent: incumbent,
+        incumbent,
+        mustSound: true,
         counts: { topologies: 0 },
         keep: (plan) => {
           if (!plan || !plan.figures.heard) return null;

@@ -1,9 +1,9 @@
-import { groupBy, type Wire } from "../space";
+import { groupBy } from "../space";
 import { controlGroups, type Configuration, type ControlGroup, type PlanContext } from "./configurations";
 import { draftOf, type WiringPlan } from "./plan-draft";
-import { endKey } from "@/core/job";
-import { idleLeads, type RemoteLimit, remoteLimits, takesLead } from "../evaluation";
-import { rowsOfEach, rowsOfOption } from "./rows-of-each";
+import { type RemoteLimit, remoteLimits } from "../evaluation";
+import { asPlugNeed, canBeMet, type RowNeed, rowNeedsOf, unmetBy } from "./row-needs";
+import { rowsOfEach } from "./rows-of-each";
 import { ALIKE, assignPlugs, partition, PlugUpperBounds, PlugValues, solveAssignment } from "./plug-assignment";
 import type { Plug } from "./plugs";
 import type { School } from "../topology";
@@ -67,6 +67,7 @@ interface Variant {
 interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables"> {
   readonly configuration: Configuration;
   readonly worth: PlugValues;
+  readonly rowNeeds: readonly RowNeed[];
   /** How many players have to be in some kinds of sockets. */
   readonly least: LeastInKind;
   /** The points of a plan before its players. */
@@ -77,6 +78,8 @@ interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables">
 export interface SearchState {
   readonly context: PlanContext;
   readonly best: ReadonlyMap<School, WiringPlan>;
+  /** Some plan sounds from the sound system, so one that does not is no plan. */
+  readonly mustSound: boolean;
   /** Topologies expanded. */
   readonly counts: { topologies: number };
   /** Keeps a plan where it is the best of its school so far; returns it where it is a plan at all. */
@@ -195,20 +198,21 @@ function expandConfigurations(
 
 /** Assignment nodes of a configuration, one for each school that could still win. */
 function assignmentsOn(
-  { context, incumbent: incumbent }: SearchState,
+  { context, incumbent, mustSound }: SearchState,
   configuration: Configuration,
   on: TopologyContext,
 ): readonly OpenNode[] {
   const { bounded, variants: open, known } = on;
+  const rowNeeds = rowNeedsOf(context.space, bounded.topology, mustSound);
   const worths = new Map<RemoteLimit, PlugValues>();
   return open.flatMap((one) => {
     const { school, needs, tables, remotes } = one;
     const base = configuration.points + bounded.before - remotes.lost;
     const bound = base + playersAtMost(configuration, on, one);
-    if (bound <= incumbent(school) + ALIKE) return [];
+    if (bound <= incumbent(school) + ALIKE || !canBeMet(bounded.bounds, configuration, rowNeeds, tables)) return [];
     const worth = worths.get(remotes) ?? new PlugValues(context, configuration, known, bounded.bounds, remotes.most);
     worths.set(remotes, worth);
-    return [playersOn({ configuration, worth, school, needs, base, tables, least: NONE_NEEDED }, bound)];
+    return [playersOn({ configuration, worth, school, needs, rowNeeds, base, tables, least: NONE_NEEDED }, bound)];
   });
 }
 
@@ -224,27 +228,16 @@ function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number):
   return [{ kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 }];
 }
 
-/** Some player whose sound takes a lead, or the lead is not laid. */
-const useOf = (context: PlanContext, { configuration, worth }: AssignmentProblem, { cable }: Wire): Need => ({
-  count: 1,
-  isMetBy: (plug) => {
-    if (!plug.reach?.leads.has(endKey(cable.to)) || !worth.outcomesFor(plug).some(({ of }) => of.rows.some((row) => takesLead(row, cable))))
-      return false;
-    const option = worth.settled(plug);
-    return option !== null && rowsOfOption(context, configuration, option).some((row) => takesLead(row, cable));
-  },
-});
-
 /**
  * Plays an assignment through the full engine where its estimate beats the incumbent; returns the other assignments (Murty's partition).
- * Where a lead carries nothing, what is left are those in which some player uses it.
+ * Where a lead carries nothing, or nothing sounds, what is left are those in which some player sees to it.
  */
 function expandAssignment(run: SearchState, { on, plugs, chosen, bound }: Extract<OpenNode, { kind: "assignment" }>): readonly OpenNode[] {
   const { school, configuration, tables } = on;
-  const idle = idleLeads(rowsOfEach(run.context, configuration, chosen), configuration.topology.wires);
-  if (idle.length > 0)
+  const unmet = unmetBy(on.rowNeeds, rowsOfEach(run.context, configuration, chosen));
+  if (unmet.length > 0)
     return choicesMeeting(
-      idle.map((lead) => useOf(run.context, on, lead)),
+      unmet.map((need) => asPlugNeed(run.context, on, need)),
       tables,
     ).map((rest) => playersOn({ ...on, tables: rest }, bound));
   const left = () => partition(tables, plugs).map((rest) => playersOn({ ...on, tables: rest }, bound));

@@ -52,13 +52,13 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const looked = { topologies: 0 };
   const isOver = () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs);
   /** A search with the given incumbents. */
-  const run = (incumbent: SearchState["incumbent"], heardOnly = true): SearchState => ({
+  const run = (incumbent: SearchState["incumbent"], mustSound = true): SearchState => ({
     context,
     best: found.best,
-    incumbent: incumbent,
+    incumbent,
+    mustSound,
     counts: looked,
-    // Where some plan sounds from the sound system, those that do not are not plans.
-    keep: (room) => found.keep(room && (room.figures.heard || !heardOnly) ? room : null),
+    keep: (room) => found.keep(room && (room.figures.heard || !mustSound) ? room : null),
   });
   const toWin = run(() => found.points);
   const wanted = schoolsWanted(space);
@@ -75,12 +75,10 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     .toSorted((a, b) => b.bound - a.bound);
   if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest));
   const bounded = topologiesOn(withPictureBounds(context), sets);
-  // And a fair one from those that promise most, so that a search that runs out of time has something to show.
-  const promising = bounded.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
-  for (const one of promising.slice(0, DIVES)) {
-    const plan = isOver() ? null : firstPlan(context, one, found.points);
-    if (plan) toWin.keep(plan);
-  }
+  // And a fair one from that which promises most, so that a search that runs out of time has something to show.
+  const [promising] = bounded.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
+  const fair = promising && !isOver() ? firstPlan(context, promising, found.points) : null;
+  if (fair) toWin.keep(fair);
   const heard = explore(toWin, bounded.filter(hasSound), isOver);
   // A plan without any sound counts only where no other has any.
   const isSilent = found.best.size === 0;
@@ -108,9 +106,6 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     provenAfter,
   };
 }
-
-/** So many topologies give a plan before the search begins. */
-const DIVES = 4;
 
 /** The best plan of each school so far. */
 class Found {
