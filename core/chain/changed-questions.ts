@@ -1,11 +1,17 @@
 import { effectiveSetting, type Device, type SettingState } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import { alignmentMs } from "@/core/room";
-import { cableQuestion, deviceQuestion, settingQuestion, type Question } from "./rig";
+import { takersIn } from "./return-takers";
+import { cableQuestion, deviceQuestion, settingQuestion, takersQuestion, type Question } from "./rig";
 
 /** Every question that a rig of one job may answer otherwise than a rig of another. Jobs are never changed in place, so what is the same object is the same. */
 export function changedQuestions(before: Job, after: Job, state: SettingState): ReadonlySet<Question> {
-  return new Set([...changedDevices(before, after, state), ...changedCables(before, after), ...changedRooms(before, after)]);
+  return new Set([
+    ...changedDevices(before, after, state),
+    ...changedCables(before, after),
+    ...changedTakers(before, after),
+    ...changedRooms(before, after),
+  ]);
 }
 
 function changedDevices(before: Job, after: Job, state: SettingState): Question[] {
@@ -38,6 +44,12 @@ function betweenDevices(before: Device | undefined, after: Device, state: Settin
       )
       .map((key) => settingQuestion(after.id, key))
   );
+}
+
+/** Devices at whose inputs other things take returns than before. */
+function changedTakers(before: Job, after: Job): Question[] {
+  const [old, now] = [takersIn(before), takersIn(after)];
+  return [...new Set([...old.keys(), ...now.keys()])].filter((device) => old.get(device) !== now.get(device)).map(takersQuestion);
 }
 
 function changedCables(before: Job, after: Job): Question[] {

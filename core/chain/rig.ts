@@ -1,6 +1,7 @@
 import type { SettingKey } from "@/core/facts";
 import { gateOf } from "./conditions";
 import { effectiveSetting, type Device, type Port, type SettingState } from "@/core/device";
+import { takersIn } from "./return-takers";
 import { asItStands, endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 
 /**
@@ -19,6 +20,8 @@ export interface Rig {
   atWill(id: string): Device | undefined;
   port(end: CableEnd): Port | undefined;
   cableAt(end: CableEnd): Cable | undefined;
+  /** The inputs of a device at which something takes returns. */
+  takersAt(device: Device): ReadonlySet<string>;
   setting(device: Device, key: SettingKey): string | null | undefined;
   /** The same job at another moment of its settings; what is asked of it is noted here too. */
   at(state: SettingState): Rig;
@@ -30,11 +33,13 @@ export interface Rig {
   traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadonlySet<Question> };
 }
 
-/** A question that was asked of the job: `device tv`, `cable tv hdmi1`, `setting tv earc`. */
+/** A question that was asked of the job: `device tv`, `cable tv hdmi1`, `setting tv earc`, `takers tv`. */
 export type Question = string;
 
 export const deviceQuestion = (device: string): Question => `device ${device}`;
 export const cableQuestion = (end: CableEnd): Question => `cable ${endKey(end)}`;
+/** Asks at which inputs of a device something takes returns. */
+export const takersQuestion = (device: string): Question => `takers ${device}`;
 export const settingQuestion = (device: string, key: SettingKey): Question => `setting ${device} ${key}`;
 
 /** Whether two ends are the same socket. */
@@ -73,6 +78,7 @@ class Shelf {
   readonly cables: ReadonlyMap<Question, Cable>;
   readonly rigs = new Map<SettingState, Rig>();
   readonly withDecoders = new Map<string, Device>();
+  private known: ReadonlyMap<string, ReadonlySet<string>> | undefined;
   asked = new Set<Question>();
 
   constructor(readonly job: Job) {
@@ -90,6 +96,12 @@ class Shelf {
     const rig = this.rigs.get(state) ?? new ShelfRig(this, state, new Map(), new Map());
     this.rigs.set(state, rig);
     return rig;
+  }
+
+  /** The inputs at which something takes returns, by their device. */
+  get takers(): ReadonlyMap<string, ReadonlySet<string>> {
+    this.known ??= new Map([...takersIn(this.job)].map(([device, ports]) => [device, new Set(ports.split(" "))]));
+    return this.known;
   }
 
   noteAll(asked: ReadonlySet<Question>): void {
@@ -149,6 +161,11 @@ class ShelfRig implements Rig {
     return this.shelf.cables.get(question);
   }
 
+  takersAt({ id }: Device): ReadonlySet<string> {
+    this.shelf.asked.add(takersQuestion(id));
+    return this.shelf.takers.get(id) ?? NOWHERE;
+  }
+
   setting(device: Device, key: SettingKey): string | null | undefined {
     const { settings } = questionsOf(device);
     const question = settings.get(key) ?? settingQuestion(device.id, key);
@@ -187,5 +204,7 @@ class ShelfRig implements Rig {
     return lit.length === 0 && this.litOutputs.size === 0 ? this : new ShelfRig(this.shelf, this.state, this.memory, new Map(lit));
   }
 }
+
+const NOWHERE: ReadonlySet<string> = new Set();
 
 export const makeRig = (job: Job, state: SettingState): Rig => new Shelf(job).at(state);

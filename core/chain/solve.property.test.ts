@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { device, made, room } from "@/demo/room-under-test";
 import { arrivalsOf, scoreArrival, solve, solveAgain } from "@/core/chain";
 import { fromShelfOrThrow, type Device, type SoundDescriptor } from "@/core/device";
 import { applyCommand, removeWithCables, type Command, type Job } from "@/core/job";
@@ -169,3 +170,15 @@ function allValuesLeaveWhole(room: Job, device: string, key: string, id: string)
     return arrivalsOf(set).find((row) => row.id === id)?.verdict === "full";
   });
 }
+
+test("two players exchanged at a screen leave the rows of all others as they are: they ask only where something takes returns", () => {
+  const players = ["a", "b", "c"].map((id) => device("streamer-4k", id));
+  const plugs = ["receiver hdmi-out > tv hdmi3", "a hdmi-out > tv hdmi1", "b hdmi-out > tv hdmi2", "c hdmi-out > receiver hdmi-in1"];
+  const before = room([device("tv-earc", "tv"), device("receiver-72", "receiver"), ...players], ...plugs);
+  const cableOf = (player: string) => before.cables.find(({ from }) => from.device === player)?.id ?? "";
+  const exchange = possibleChanges(before).find(({ decides }) => decides.join() === `plug ${cableOf("a")},plug ${cableOf("b")}`);
+  if (!exchange) throw new Error("no exchange");
+  const board = solve(before, "planned");
+  const again = solveAgain(board, made(before, exchange.command)).units.filter((unit) => !board.units.includes(unit));
+  expect(new Set(again.map(({ key }) => key.split("/")[0]))).toEqual(new Set(["a", "b"]));
+});

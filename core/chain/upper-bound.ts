@@ -5,7 +5,7 @@ import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
 import { listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
-import { cableQuestion, isAt, settingQuestion, type Question, type Rig } from "./rig";
+import { cableQuestion, isAt, settingQuestion, takersQuestion, type Question, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamKey, streamsOf, type Stream } from "./stream";
@@ -214,7 +214,9 @@ function linksFrom(rig: Rig, exit: CableEnd, freedom: Freedom): readonly { link:
   const lies = rig.cableAt(exit);
   const isFixed = (end: CableEnd) => freedom.fixed?.has(cableQuestion(end)) ?? false;
   const stays = (end: CableEnd) => isFixed(end) || (freedom.plugged?.has(cableQuestion(end)) ?? false);
-  if ((!freedom.plugs && !freedom.cables) || stays(exit)) {
+  // Where all that takes returns stays at a device, nothing else comes to take them.
+  const isReturning = port.direction === "in" && (freedom.fixed?.has(takersQuestion(exit.device)) ?? false);
+  if ((!freedom.plugs && !freedom.cables) || stays(exit) || isReturning) {
     const end = lies && (isAt(lies.from, exit) ? lies.to : lies.from);
     const wires = lies && (isFixed(exit) || !freedom.cables ? wiresIn(lies) : BEST_WIRES);
     return end && wires ? links(rig, exit, isAt(lies.from, exit), end, wires, freedom) : [];

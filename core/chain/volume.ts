@@ -1,4 +1,4 @@
-import { hearsVolumeByInfrared, type Device } from "@/core/device";
+import { hearsVolumeByInfrared, type Device, type Port } from "@/core/device";
 import type { Followed } from "./follow";
 import type { Rig } from "./rig";
 
@@ -37,10 +37,14 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
 /** Whether a device and the screen share an HDMI cable and speak CEC at both ends. */
 function hearsScreen(rig: Rig, device: Device, screen: Device | undefined): boolean {
   if (!screen || !speaks(rig, device) || !speaks(rig, screen)) return false;
+  // From a screen without an output no cable leads anywhere, so its inputs alone are asked about.
+  const sendsOn = screen.ports.some(isHdmi("out"));
   return device.ports.some((port) => {
-    const cable = port.connector === "hdmi" ? rig.cableAt({ device: device.id, port: port.id }) : undefined;
+    const cable = isHdmi("out")(port) || (sendsOn && isHdmi("in")(port)) ? rig.cableAt({ device: device.id, port: port.id }) : undefined;
     return cable !== undefined && (cable.from.device === screen.id || cable.to.device === screen.id);
   });
 }
+
+const isHdmi = (direction: Port["direction"]) => (port: Port) => port.connector === "hdmi" && port.direction === direction;
 
 const speaks = (rig: Rig, device: Device): boolean => device.speaksCec && rig.setting(device, "cec") !== "off";

@@ -63,21 +63,16 @@ type InnerStep = Exclude<Step, { kind: "link" }>;
 
 function stepsInside(rig: Rig, device: Device, from: string): readonly InnerStep[] {
   const routed = routedSteps(device, from);
+  const takers = rig.takersAt(device);
   const gaps = device.ports.flatMap((port): InnerStep[] => {
     if (port.connector !== "hdmi" || port.direction !== "in" || port.id === from || routed.some(({ to }) => to === port.id)) return [];
     const end = { device: device.id, port: port.id };
-    if (!takesReturns(rig, rig.cableAt(end))) return [];
+    if (!takers.has(port.id)) return [];
     const reason: Reason =
       port.returns === "none" ? { code: "no-return-socket", ...end } : { code: "no-sound-route", device: device.id, port: from };
     return [{ kind: "gap", device, from, to: port.id, reason }];
   });
   return gaps.length ? [...routed, ...gaps] : routed;
-}
-
-/** Whether the far end of a cable would do something with sound that came back along it: a gap to a player leads nowhere. */
-function takesReturns(rig: Rig, cable: Cable | undefined): boolean {
-  const far = cable && rig.device(cable.from.device);
-  return far?.routes.some((route) => route.kind === "sound" && route.from.includes(cable?.from.port ?? "")) ?? false;
 }
 
 /** Devices are never changed in place, so their inner steps are laid out once. */

@@ -1,5 +1,5 @@
-import { cableQuestion, deviceQuestion, settingQuestion, type Question } from "@/core/chain";
-import { stepsOf, type Cable, type Job } from "@/core/job";
+import { cableQuestion, deviceQuestion, settingQuestion, takersQuestion, takesReturnsAt, type Question } from "@/core/chain";
+import { stepsOf, type CableEnd, type Job } from "@/core/job";
 import type { Change } from "./changes";
 
 /** What a change is known by, and what it may give another answer to. */
@@ -20,8 +20,11 @@ export function asked(job: Job, change: Change): ChangeQuestions {
 
 /** Every question to which a change may give another answer. */
 function questionsOf(job: Job, { command }: Change): ReadonlySet<Question> {
-  const ends = (cable: { from: Cable["from"]; to: Cable["to"] } | undefined) =>
-    cable ? [cableQuestion(cable.from), cableQuestion(cable.to)] : [];
+  const bought = stepsOf(command).flatMap((step) => (step.kind === "add-device" ? [step.device] : []));
+  // What takes returns at an input changes with a cable from something that takes them.
+  const takes = ({ device, port }: CableEnd) => [...job.devices, ...bought].some((one) => one.id === device && takesReturnsAt(one, port));
+  const ends = (cable: { from: CableEnd; to: CableEnd } | undefined) =>
+    cable ? [cableQuestion(cable.from), cableQuestion(cable.to), ...(takes(cable.from) ? [takersQuestion(cable.to.device)] : [])] : [];
   return new Set(
     stepsOf(command).flatMap((step): readonly Question[] => {
       switch (step.kind) {

@@ -1,6 +1,6 @@
 import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
-import { hearsVolumeByInfrared, type Device } from "@/core/device";
-import { endKey, type CableEnd, type Job } from "@/core/job";
+import { hearsVolumeByInfrared, type Device, type Port } from "@/core/device";
+import { endKey, findPort, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
 import { type WiringSpace } from "../space";
 
@@ -12,6 +12,8 @@ export interface ControlReach {
   readonly systemFollows: boolean;
   /** The volume keys of the main screen can move the sound system, by the control wire or by infrared. */
   readonly volumeReaches: boolean;
+  /** Some cable could carry an ARC return, which begins over the control wire alone. */
+  readonly mayArc: boolean;
 }
 
 /** What a player is reached by from where it is plugged. */
@@ -60,6 +62,7 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
       space,
       [...at(job.devices.filter(mayAnswer).map(({ id }) => id))].some((wire) => main.has(wire)),
     ),
+    mayArc: job.cables.some(({ from, to }) => [from, to].every((end) => mayReturn(findPort(job, end)))),
     ofSocket: (end, controlWire) => {
       const key = controlWire ? endKey(end) : `${endKey(end)} unheard`;
       const found = known.get(key) ?? reachedAt(end, controlWire);
@@ -72,9 +75,10 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
 /** May answer as the sound system: one, or a box that can take the return channel and is nothing else on the bus. */
 const mayAnswer = (device: Device): boolean =>
   kindOf(device) === "audio" ||
-  (device.role === "box" &&
-    device.control.kind === null &&
-    device.ports.some((port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== null && port.returns !== "none"));
+  (device.role === "box" && device.control.kind === null && device.ports.some((port) => port.direction === "out" && mayReturn(port)));
+
+/** A socket that has a return channel, or of which nobody knows. */
+const mayReturn = (port: Port | undefined): boolean => port?.connector === "hdmi" && port.returns !== "none";
 
 /** Whether the main screen's volume keys could move what sounds. Source: CEC 1.4 §13.13 (keys go to the logical address of the audio system). */
 function isVolumeHeard({ system, screens, players, mainScreen }: WiringSpace, isOnWire: boolean): boolean {
@@ -86,8 +90,12 @@ function isVolumeHeard({ system, screens, players, mainScreen }: WiringSpace, is
 export interface ActsUpperBound {
   readonly ease: number;
   readonly remotes: number;
-  /** How much of that ease is lost where sound comes from the sound system, because the screen's volume keys do not reach it. */
+  /**
+   * How much of that ease is lost where both the player and the screen itself sound from the sound system, because the screen's volume keys do
+   * not reach it: by whatever link, and where it is none by ARC. ARC that never begins leaves the volume with the screen, and more is lost.
+   */
   readonly volume: number;
+  readonly volumeBesideArc: number;
 }
 
 /**
@@ -100,7 +108,10 @@ export function actsUpperBound(space: WiringSpace, reach: ControlReach, device: 
   const known = bySpace.get(device.id) ?? [];
   bySpace.set(device.id, known);
   const { mainScreen, anyScreen, system } = reached;
-  const way = [reach.systemFollows, reach.volumeReaches, mainScreen, anyScreen, system].reduce((bits, one) => bits * 2 + Number(one), 0);
+  const way = [reach.systemFollows, reach.volumeReaches, reach.mayArc, mainScreen, anyScreen, system].reduce(
+    (bits, one) => bits * 2 + Number(one),
+    0,
+  );
   return (known[way] ??= computeBound(space, reach, device, reached));
 }
 
@@ -109,21 +120,26 @@ const memo = new WeakMap<WiringSpace, Map<string, ActsUpperBound[]>>();
 
 function computeBound(
   space: WiringSpace,
-  { systemFollows, volumeReaches }: ControlReach,
+  { systemFollows, volumeReaches, mayArc }: ControlReach,
   device: Device,
   reached: ReachedBy,
 ): ActsUpperBound {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
-  let [ease, remotes, volume] = [0, 1, 0];
+  let [ease, remotes, volumeBesideArc] = [0, 1, 0];
+  // What fails where the sound of the player, or of the screen itself, waits for a return that never begins.
+  let [waking, showing] = [0, 0];
   for (const { act, weight } of commonActs(space)) {
     if (playerOfAct(space, act) !== device.id) continue;
     const goes = leastSteps(act, { hasOwn, systemFollows, reached, newsFromScreen: space.job.brief.newsFrom === "screen" });
-    ease += goes ? weight * easeAfter(goes.steps) : 0;
+    const eased = goes ? weight * easeAfter(goes.steps) : 0;
+    ease += eased;
+    if (act.act === "wake") waking += eased;
+    if (act.act === "screen-on") showing += eased;
     remotes = Math.max(remotes, goes?.remotes ?? Infinity);
-    if (!volumeReaches && (act.act === "louder" || act.act === "mute")) volume += weight * (1 - easeAfter(1));
+    if (!volumeReaches && (act.act === "louder" || act.act === "mute")) volumeBesideArc += weight * (1 - easeAfter(1));
   }
-  return { ease, remotes, volume };
+  return { ease, remotes, volume: mayArc ? Math.min(volumeBesideArc, waking, showing) : volumeBesideArc, volumeBesideArc };
 }
 
 /** What an act depends on. */

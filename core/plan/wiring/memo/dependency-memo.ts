@@ -1,5 +1,5 @@
 import { effectiveSetting, type Device } from "@/core/device";
-import type { Question } from "@/core/chain";
+import { returnTakers, type Question, type ReturnTakers } from "@/core/chain";
 import type { Cable, Job } from "@/core/job";
 import { AnswerTree } from "./answer-tree";
 
@@ -44,6 +44,7 @@ function cableKey(cable: Cable): string {
 export class JobFacts {
   private readonly devices = new Map<string, Device>();
   private readonly cables = new Map<string, Cable>();
+  private laidOut: ReturnTakers | undefined;
 
   /** @param others a room in which what is named here stands besides */
   constructor(
@@ -65,6 +66,15 @@ export class JobFacts {
     return this.cables.get(end) ?? this.others?.cable(end);
   }
 
+  /** At which inputs something takes returns, here and in the other room. */
+  private get takers(): ReturnTakers {
+    return (this.laidOut ??= returnTakers((id) => this.device(id), [...this.allCables.values()]));
+  }
+
+  private get allCables(): ReadonlyMap<string, Cable> {
+    return new Map([...(this.others?.allCables ?? []), ...this.cables].filter(([end, { to }]) => end === `${to.device} ${to.port}`));
+  }
+
   answerTo(question: Question): unknown {
     const at = question.indexOf(" ");
     const about = question.slice(at + 1);
@@ -72,6 +82,8 @@ export class JobFacts {
       // Everything of a device but its settings; a search only ever changes these, and its list of sockets stays the same object.
       case "device":
         return this.device(about)?.ports;
+      case "takers":
+        return this.takers.get(about);
       case "cable": {
         const cable = this.cable(about);
         return cable && cableKey(cable);

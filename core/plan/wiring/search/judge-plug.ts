@@ -48,7 +48,7 @@ export function bestOption(
   configuration: Configuration,
   { player, kind, wire }: Plug,
   outcomes: readonly PlugOutcome[],
-  { atMost, betterSilent, mostRemotes }: Judging,
+  { atMost, betterElsewhere, mostRemotes }: Judging,
 ): PlayerOption | null {
   const { weights } = context;
   let [best, most]: [PlayerOption | null, number] = [null, -Infinity];
@@ -67,15 +67,15 @@ export function bestOption(
     const points = one.points + acts;
     if (!best || points > best.points + 1e-9) best = { player, kind, wire, settings, effort, points, remotes, most };
   }
-  return best && { ...best, most: most + betterSilent };
+  return best && { ...best, most: most + betterElsewhere };
 }
 
 /** Limits for choosing an option. */
 interface Judging {
   /** Upper bound of the points of the acts, for an outcome. */
   readonly atMost: (outcome: PlugOutcome) => number;
-  /** How much better than with all of its sound the player can do without any, on other configurations. */
-  readonly betterSilent: number;
+  /** How much more the acts can bring on other configurations of the same hubs, all of the sound counted. */
+  readonly betterElsewhere: number;
   /** Outcomes that need more remotes are dropped. */
   readonly mostRemotes: number;
 }

@@ -103,7 +103,7 @@ export class PlugValues {
   private choose(plug: Plug, outcomes: readonly PlugOutcome[]): void {
     const option = bestOption(this.context, this.configuration, plug, outcomes, {
       atMost: (one) => this.bounds.actPointsOn(this.configuration, plug, one),
-      betterSilent: this.bounds.betterSilent(plug),
+      betterElsewhere: this.bounds.betterElsewhere(this.configuration, plug),
       mostRemotes: this.mostRemotes,
     });
     this.options.set(plug, option);

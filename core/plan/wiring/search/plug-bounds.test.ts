@@ -4,13 +4,15 @@ import { tradesProof } from "@/core/text";
 import { firstPlan } from "./first-plan";
 import { schoolsOf, topologiesOf, type Topology } from "../topology";
 import { PlugBounds } from "./plug-bounds";
-import { newContext, withPictureBounds } from "./configurations";
-import { type WiringSpace, withSettings } from "../space";
+import { actsUpperBound, controlReachOf } from "../bounds";
+import { everyConfiguration, newContext, withPictureBounds } from "./configurations";
+import { PlugUpperBounds, PlugValues } from "./plug-assignment";
+import { jobWith, type WiringSpace, withSettings } from "../space";
 import { plugsOf } from "./plugs";
 import { topologyOf, spaceWith } from "../under-test/space-with";
 import { tradesOf } from "../trades";
 import { hasSound, boundTopology } from "./bounded-topology";
-import { ACTS_SHARE, easeAfter, PRESETS } from "../evaluation";
+import { ACTS_SHARE, commonActs, easeAfter, PRESETS } from "../evaluation";
 
 /** What is examined of the plugs of a player in a device of a topology. */
 function lookedInto(space: WiringSpace, topology: Topology, player: string, hub: string) {
@@ -115,4 +117,47 @@ test("plans that none beats: where the time is over before all is covered that i
   const trades = tradesOf(spaceWith(room(den), "extractor", "splitter-1x2"), 4, { clock: () => (now += 40), mostMs: 2000 });
   expect(trades.isWhole).toBe(false);
   expect(tradesProof(trades)).toMatch(/time ran out before every way was checked/);
+});
+
+describe("the volume keys of a screen", () => {
+  const loudness = (space: WiringSpace) =>
+    commonActs(space).reduce((sum, { act, weight }) => (act.act === "louder" || act.act === "mute" ? sum + weight : sum), 0);
+  const reaching = (space: WiringSpace, ...wires: readonly string[]) => {
+    const topology = topologyOf(space, ...wires);
+    const [first] = space.players;
+    const reach = controlReachOf(space, jobWith(space, topology.hubs, topology.wires));
+    if (!first) throw new Error("no player");
+    return { space, acts: actsUpperBound(space, reach, first, reach.ofSocket({ device: "tv", port: "hdmi2" }, true)) };
+  };
+
+  test("reach a receiver on the screen's own control wire", () => {
+    const { acts } = reaching(spaceWith(room(den)), "receiver>tv");
+    expect(acts).toMatchObject({ volume: 0, volumeBesideArc: 0 });
+  });
+
+  test("do not reach one behind a splitter that hands no control on: whatever it plays is louder by its own remote, a step each", () => {
+    const two = spaceWith(room([...den, device("projector", "projector")]), "splitter-1x2");
+    const { space, acts } = reaching(two, "receiver>splitter-1x2", "splitter-1x2>tv", "splitter-1x2>projector");
+    expect(acts.volumeBesideArc).toBeCloseTo(loudness(space) * (1 - easeAfter(1)), 9);
+  });
+
+  test("stay with the screen where its sound waits for an ARC return that never begins: no stage of a plug is below what it brings", () => {
+    const streamers = ["a", "b", "c"].map((id) => device("streamer-4k", id));
+    const space = spaceWith(room([device("tv-arc", "screen"), device("bar-arc-optical", "system"), ...streamers]), "matrix-4x2");
+    const context = withPictureBounds(newContext(space, PRESETS["best-sound"]));
+    for (const topology of topologiesOf(space)) {
+      const bounds = new PlugBounds(context, topology);
+      const [configuration] = [...everyConfiguration(context, topology)].filter(({ isPossible }) => isPossible);
+      if (!configuration) continue;
+      const values = new PlugValues(context, configuration, new PlugUpperBounds(), bounds);
+      for (const plug of plugsOf(context, topology).tables.flat()) {
+        const stages = [0, 1, 2, 3].map(() => {
+          const now = values.of(plug);
+          values.refine(plug);
+          return now;
+        });
+        stages.slice(1).forEach((worth, index) => expect(worth).toBeLessThanOrEqual((stages[index] ?? Infinity) + 1e-6));
+      }
+    }
+  });
 });

@@ -117,18 +117,22 @@ export class PlugBounds {
   actPointsOn(configuration: Pick<Configuration, "hubs" | "rows">, plug: Plug, outcome: PlugOutcome): number {
     const acts = this.actsOn(configuration, plug, takesPart(outcome.of.player));
     if (!acts) return Infinity;
-    const volume = outcome.of.rows.some(({ arrives }) => arrives) && this.ownSoundOn(configuration) > 0 ? acts.volume : 0;
-    return this.actPoints(acts.ease - volume);
+    const rows = [...outcome.of.rows, ...configuration.rows];
+    const isArc = rows.some(({ hops }) => hops.some(({ link }) => link === "arc"));
+    const sounds = outcome.of.rows.some(({ arrives }) => arrives) && this.ownSoundOn(configuration) > 0;
+    return this.actPoints(acts.ease - (sounds ? (isArc ? acts.volume : acts.volumeBesideArc) : 0));
   }
 
   /**
-   * How much more its acts can bring where nothing of it sounds than its whole sound would: what the volume keys of the screen do not reach
-   * counts nothing where all is silent.
+   * How much more its acts can bring on other configurations than what the volume keys of the screen do not reach leaves them here, all of its
+   * sound counted: where nothing of it sounds, or it waits for a return.
    */
-  betterSilent({ player, wire, reach }: Plug): number {
-    if (!wire || !reach) return 0;
-    const most = this.actPoints(easeShare(this.context.space, player, ({ act }) => act === "louder" || act === "mute"));
-    return Math.max(0, most - this.context.most.soundOfPlayer(player, { reach, wire }));
+  betterElsewhere(configuration: Pick<Configuration, "hubs">, plug: Plug): number {
+    const { player, wire, reach } = plug;
+    const acts = this.actsOn(configuration, plug, true);
+    if (!acts || !wire || !reach) return 0;
+    const sound = this.context.most.soundOfPlayer(player, { reach, wire });
+    return this.actPoints(acts.volumeBesideArc) - Math.min(this.actPoints(acts.volume), sound);
   }
 
   /** Whether the main screen's own sound comes from the sound system on a configuration: its volume keys can do without reaching that only where not. */

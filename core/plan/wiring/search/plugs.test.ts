@@ -5,8 +5,8 @@ import { device, room } from "@/demo/room-under-test";
 import { missing, topologiesOf } from "../topology";
 import { newContext } from "./configurations";
 import { assignPlugs } from "./plug-assignment";
-import { plugsOf } from "./plugs";
-import { equalsOf, jobWith, wiresBetween } from "../space";
+import { type Plug, plugsOf } from "./plugs";
+import { equalsOf, jobWith, type SocketKind, wiresBetween } from "../space";
 import { topologyOf, spaceWith } from "../under-test/space-with";
 import { PRESETS } from "../evaluation";
 
@@ -77,4 +77,38 @@ test("players are equal where they differ in nothing but their names; the first 
   const players = kinds.map((kind, index) => device(kind, `p${index}`));
   const space = spaceWith(room([device("tv-earc", "tv"), device("receiver-72", "receiver"), ...players]));
   expect(space.players.map(({ id }) => equalsOf(space, id))).toEqual([[0], [1, 3], [2, 4], [1, 3], [2, 4]]);
+});
+
+describe("players of whom some must be in a kind of socket", () => {
+  const kindOf = (device: string, sockets: number): SocketKind => ({
+    device,
+    ports: Array.from({ length: sockets }, (_, index) => `in${index}`),
+  });
+  const [box, tv] = [kindOf("box", 2), kindOf("tv", 2)];
+  const tableOf = (player: string, worths: readonly number[]): readonly Plug[] =>
+    [null, box, tv].map((kind, index) => ({ player, kind, wire: null, reach: null, most: worths[index] ?? 0 }));
+  /** Every assignment, tried one by one. */
+  const bestByHand = (tables: readonly (readonly Plug[])[], least: number): number => {
+    const place = (taken: readonly Plug[]): number => {
+      const count = (kind: SocketKind) => taken.filter((plug) => plug.kind === kind).length;
+      if (count(box) > 2 || count(tv) > 2) return -Infinity;
+      const next = tables[taken.length];
+      if (!next) return count(box) < least ? -Infinity : taken.reduce((sum, { most }) => sum + most, 0);
+      return Math.max(...next.map((plug) => place([...taken, plug])));
+    };
+    return place([]);
+  };
+
+  test("bring what the best of all assignments with so many there brings, and nothing where so many cannot be there", () => {
+    const worths = fc.array(fc.tuple(fc.nat(20), fc.nat(20), fc.nat(20)), { minLength: 1, maxLength: 4 });
+    fc.assert(
+      fc.property(worths, fc.nat(3), (rows, least) => {
+        const tables = rows.map((row, index) => tableOf(`p${index}`, row));
+        const found = assignPlugs(tables, ({ most }) => most, new Map([[box, least]]));
+        expect(found?.worth ?? -Infinity).toBeCloseTo(bestByHand(tables, least), 9);
+        if (found) expect(found.plugs.filter(({ kind }) => kind === box).length).toBeGreaterThanOrEqual(least);
+      }),
+      { numRuns: 300, seed: 81 },
+    );
+  });
 });

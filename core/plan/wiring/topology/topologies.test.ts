@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { rooms, spaceOf, type RoomParts } from "@/demo/small-rooms-under-test";
+import { withMoreSockets } from "@/core/device";
 import { device, room } from "@/demo/room-under-test";
 import { cableClassFact } from "@/core/facts";
 import { findPort, whyNotPlug } from "@/core/job";
@@ -108,6 +109,15 @@ describe("sockets", () => {
     );
     expect(kinds.find(({ ports }) => ports.includes("hdmi1"))?.ports).toEqual(["hdmi1"]);
     expect(kinds.find(({ ports }) => ports.includes("hdmi2"))?.ports.length).toBeGreaterThan(1);
+  });
+
+  test("past the fifteenth are a kind of their own: they give nobody an address", () => {
+    const more = Array.from({ length: 13 }, (_, index) => `hdmi2-x${index}`);
+    const wide = withMoreSockets(device("tv-earc", "tv"), "hdmi2", more);
+    const inputs = wide.ports.filter(({ connector, direction }) => connector === "hdmi" && direction === "in").map(({ id }) => id);
+    expect(inputs).toHaveLength(17);
+    const alike = inputKinds(wide, NO_SOCKETS).find(({ ports }) => ports.includes("hdmi2"));
+    for (const late of inputs.slice(15)) expect(alike?.ports).not.toContain(late);
   });
 
   test("out of which sound goes are none for a player", () => {

@@ -15,7 +15,7 @@ const settle = (context: PlanContext, configuration: Configuration, plug: Plug):
   plug.wire
     ? bestOption(context, configuration, plug, evaluatePlug(context, configuration, plug), {
         atMost: () => actsAnywhere(context, plug.player),
-        betterSilent: 0,
+        betterElsewhere: 0,
         mostRemotes: Infinity,
       })
     : unpluggedOption(context, plug);
