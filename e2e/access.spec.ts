@@ -89,7 +89,7 @@ test("axe finds nothing serious in what opens over a page, dim and day", async (
   await expectSoundInBothThemes(page);
 });
 
-test("the first load of compressed script is at most 350 kB on the docket and 450 kB inside a job", async ({
+test("the first load of compressed script is at most 300 kB on the docket and 450 kB inside a job", async ({
   browser,
   request,
   baseURL,
@@ -112,7 +112,7 @@ test("the first load of compressed script is at most 350 kB on the docket and 45
   mkdirSync(".next", { recursive: true });
   writeFileSync(".next/first-load.json", JSON.stringify(figures));
   const [docket, ...inside] = figures;
-  expect(docket?.kB).toBeLessThanOrEqual(350);
+  expect(docket?.kB).toBeLessThanOrEqual(300);
   for (const { kB } of inside) expect(kB).toBeLessThanOrEqual(450);
 });
 

@@ -28,12 +28,11 @@ export {
   JOB_FORMAT,
   JOB_VERSION,
   MOST_SNAPSHOTS,
-  PHASES,
   type CableEnd,
-  type Phase,
   type Room,
   type Snapshot,
 } from "./job";
+export { PHASES, type Phase } from "./phase";
 export { addDevice } from "./as-added";
 export { withoutPlace } from "./photo-place";
 export { freeJoins, plugMoves, reaches, type FreeJoin, type PlugMove } from "./moves";

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { CABLE_CLASS_IDS } from "@/core/facts";
 import { CABLE_STATES, Device, Slug, SUPPLIES } from "@/core/device";
+import { PHASES } from "./phase";
 import { STORED_VERSION } from "@/core/versions";
 import { Attachment } from "./attachment";
 import { Brief } from "./brief";
@@ -38,9 +39,6 @@ export const Cable = z.strictObject({
   supply: z.enum(SUPPLIES).default("there"),
 });
 export type Cable = z.infer<typeof Cable>;
-
-export const PHASES = ["survey", "design", "visit", "handover"] as const;
-export type Phase = (typeof PHASES)[number];
 
 export const JOB_FORMAT = "octachord-job";
 export const JOB_VERSION = STORED_VERSION;

@@ -1,5 +1,6 @@
 import type { SettingState } from "@/core/device";
-import { PHASES, MOST_SNAPSHOTS, type Job, type Snapshot } from "./job";
+import { MOST_SNAPSHOTS, type Job, type Snapshot } from "./job";
+import { PHASES } from "./phase";
 import type { Command, SingleCommand } from "./command";
 import type { JobCommand } from "./job-commands";
 

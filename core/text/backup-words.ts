@@ -1,5 +1,6 @@
 import type { ZipRefusal } from "@/core/zip";
-import { formatMegabytes, plural } from "./names";
+import { formatMegabytes } from "./names";
+import { plural } from "./plural";
 import { zipSentence } from "./zip-words";
 
 /** What was written, and that it was read back. */

@@ -1,7 +1,8 @@
 import type { Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { arrivalSentence } from "./arrival-sentence";
-import { deviceName, plural } from "./names";
+import { deviceName } from "./names";
+import { plural } from "./plural";
 import { reasonSentence } from "./reason-words";
 import { rowWords, verdictWords } from "./sound-words";
 

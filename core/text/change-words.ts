@@ -3,7 +3,8 @@ import { findArchetype, type Device } from "@/core/device";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
 import type { Change, MovedRows, SmallestChanges } from "@/core/plan";
-import { cableShortName, deviceName, plural, socketName, socketPrint } from "./names";
+import { cableShortName, deviceName, socketName, socketPrint } from "./names";
+import { plural } from "./plural";
 
 /** A change as an instruction: "Set eARC to on at Television". */
 export function changeWords(job: Job, { command }: Pick<Change, "command">): string {

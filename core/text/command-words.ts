@@ -12,7 +12,8 @@ import {
   type SingleCommand,
   type VisitCommand,
 } from "@/core/job";
-import { cableShortName, deviceName, roomName, socketName, socketPrint, unitName } from "./names";
+import { cableShortName, deviceName, roomName, socketName, socketPrint } from "./names";
+import { unitName } from "./unit-name";
 
 /** The name of an edit, for undo and for what just happened: "plugged Streamer into Television “HDMI 2”". `job` is the job before it. */
 export function commandWords(job: Job, command: Command): string {

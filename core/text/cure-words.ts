@@ -3,7 +3,8 @@ import { optionLabel, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { changeWords } from "./change-words";
 import { actWords, eventWords, stepWords } from "./control-words";
-import { cableShortName, deviceName, listed, lowerFirst, plural } from "./names";
+import { cableShortName, deviceName, listed, lowerFirst } from "./names";
+import { plural } from "./plural";
 
 /** A cure as something to do. */
 export function cureWords(job: Job, cure: Cure, screen: string | undefined): string {

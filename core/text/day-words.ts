@@ -1,4 +1,4 @@
-import { plural } from "./names";
+import { plural } from "./plural";
 import { durationWords } from "./visit-words";
 
 /** A minute of the day: "09:30"; past midnight it goes on counting from nought. */

@@ -11,7 +11,8 @@ import {
 import type { Job } from "@/core/job";
 import { answerWords, type EventName } from "./step-words";
 import { faultSentence, rowName } from "./fault-words";
-import { deviceName, listed, lowerFirst, unitName, upperFirst } from "./names";
+import { deviceName, listed, lowerFirst, upperFirst } from "./names";
+import { unitName } from "./unit-name";
 import { chosenSoundSystem } from "@/core/job";
 
 const TROUBLE_WORDS: Readonly<Record<Trouble, string>> = {

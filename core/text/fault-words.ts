@@ -1,6 +1,7 @@
 import { effectiveSetting } from "@/core/device";
 import type { Fault } from "@/core/diagnose";
-import { cableClassName, deviceName, lowerFirst, socketName, socketPrint, unitName, upperFirst } from "./names";
+import { cableClassName, deviceName, lowerFirst, socketName, socketPrint, upperFirst } from "./names";
+import { unitName } from "./unit-name";
 import { FAULT_KIND_IDS, optionLabel, settingFact, type CableClass, type FaultKind } from "@/core/facts";
 import { findDevice, type Job } from "@/core/job";
 import { cableMark } from "./cable-words";

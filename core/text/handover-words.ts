@@ -1,6 +1,8 @@
 import type { Due, PastVisit } from "@/core/handover";
 import type { HouseholdChange, Job, StepState, VisitReason } from "@/core/job";
-import { deviceName, listed, plural, unitName, upperFirst } from "./names";
+import { deviceName, listed, upperFirst } from "./names";
+import { unitName } from "./unit-name";
+import { plural } from "./plural";
 
 export const VISIT_REASON_WORDS: Readonly<Record<VisitReason, string>> = {
   survey: "Survey",

@@ -7,7 +7,9 @@ export { boardText, rowText } from "./board-text";
 export { BRIEF_USES } from "./brief-words";
 export { cableMark, endTag } from "./cable-words";
 export { controlFlag, controlSentence, pictureRunWords, POWER_WORDS } from "./layer-words";
-export { listedDifferenceWords, nextActWords, questionWords, tableTroubleSentence } from "./survey-words";
+export { plural } from "./plural";
+export { nextActWords } from "./next-act-words";
+export { listedDifferenceWords, questionWords, tableTroubleSentence } from "./survey-words";
 export { stockName } from "./stock-words";
 export { atAPriceWords, changeWords, movedWords, proofSentence, setWords, tieWords } from "./change-words";
 export { commandWords } from "./command-words";
@@ -18,13 +20,12 @@ export {
   cableShortName,
   deviceName,
   listed,
-  plural,
   roomName,
   socketName,
   socketPrint,
-  unitName,
   upperFirst,
 } from "./names";
+export { unitName } from "./unit-name";
 export { meanwhileSentences } from "./meanwhile-words";
 export { modeWords, pictureFlag, pictureLossSentence, pictureWords } from "./picture-words";
 export { reasonFlag, reasonRemedy, reasonSentence, unknownWords } from "./reason-words";

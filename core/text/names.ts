@@ -1,5 +1,4 @@
 import { cableClassFact, type CableClass } from "@/core/facts";
-import { unitsOf } from "@/core/device";
 import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 
 /** The device as people call it in this job, or in a saved state where it is gone; its id where nobody knows it. */
@@ -8,12 +7,6 @@ export const deviceName = (job: Job, id: string): string =>
 
 /** A room as people call it in this job; its id where it is gone. */
 export const roomName = (job: Job, id: string): string => job.rooms.find((room) => room.id === id)?.name ?? id;
-
-/** A unit of a sound system as people call it: "the left rear". Its id where it is gone. */
-export function unitName(job: Job, { device, unit }: { readonly device: string; readonly unit: string }): string {
-  const found = findDevice(job, device);
-  return (found && unitsOf(found).find(({ id }) => id === unit)?.name) ?? unit;
-}
 
 /** The print at a socket, in quotes as printed on the back plate. */
 export const socketPrint = (job: Job, end: CableEnd): string => `“${findPort(job, end)?.label ?? end.port}”`;
@@ -47,8 +40,6 @@ export function listed(parts: readonly string[]): string {
 
 /** "8.0 MB", of 2^20 bytes each. */
 export const formatMegabytes = (bytes: number): string => `${(bytes / 1_048_576).toFixed(1)}\u2009MB`;
-
-export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
 /** "Ultra High Speed HDMI". */
 export const cableClassName = (id: CableClass): string => cableClassFact(id).name;

@@ -22,7 +22,8 @@ import {
 } from "@/core/plan";
 import { formatMetres } from "@/core/units";
 import { changeWords } from "./change-words";
-import { cableClassName, deviceName, listed, plural, socketName, upperFirst } from "./names";
+import { cableClassName, deviceName, listed, socketName, upperFirst } from "./names";
+import { plural } from "./plural";
 import { reasonSentence } from "./reason-words";
 import { rowWords, streamWords } from "./sound-words";
 

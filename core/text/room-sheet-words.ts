@@ -3,7 +3,8 @@ import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
 import type { AnchorClass, ChargePlan, Load, Mounting, PairingStep, SheetLine, SpeechStep, TemplateRefusal, WireRun } from "@/core/room";
 import { formatLength, type UnitSystem } from "@/core/units";
-import { deviceName, lowerFirst, unitName, upperFirst } from "./names";
+import { deviceName, lowerFirst, upperFirst } from "./names";
+import { unitName } from "./unit-name";
 import { channelName } from "./room-words";
 
 const signed = (figure: number, digits = 1): string =>

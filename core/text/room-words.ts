@@ -14,7 +14,8 @@ import {
   type UpFiring,
 } from "@/core/room";
 import { formatLength, type UnitSystem } from "@/core/units";
-import { deviceName, lowerFirst, unitName, upperFirst } from "./names";
+import { deviceName, lowerFirst, upperFirst } from "./names";
+import { unitName } from "./unit-name";
 
 /** "front left". */
 export const channelName = (channel: Channel): string => CHANNEL_NAMES[channel];

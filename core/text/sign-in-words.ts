@@ -1,4 +1,4 @@
-import { plural } from "./names";
+import { plural } from "./plural";
 
 /** Why somebody was not let in. */
 export function signInSentence(

@@ -4,7 +4,8 @@ import { settingFact, type Coding } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { missSentence } from "./control-words";
 import { cableWithMark, plugWords, rowName, wantedValue } from "./fault-words";
-import { deviceName, listed, lowerFirst, socketName, unitName, upperFirst } from "./names";
+import { deviceName, listed, lowerFirst, socketName, upperFirst } from "./names";
+import { unitName } from "./unit-name";
 import { codingName } from "./sound-words";
 
 /** How an act is called, where the household that plays it is at hand. */

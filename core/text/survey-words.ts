@@ -1,8 +1,8 @@
 import { findArchetype } from "@/core/device";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
-import type { ListedDifference, NextAct, SurveyFact, TableTrouble } from "@/core/survey";
-import { deviceName, listed, plural, roomName, socketName } from "./names";
+import type { ListedDifference, SurveyFact, TableTrouble } from "@/core/survey";
+import { deviceName, listed, roomName, socketName } from "./names";
 import { unknownWords } from "./reason-words";
 import { codingName, descriptorWords } from "./sound-words";
 
@@ -51,30 +51,4 @@ const nearWords = (id: string): string => `${id} (${findArchetype(id)?.name ?? i
 export function listedDifferenceWords({ coding, read, known }: ListedDifference): string {
   const words = (row: ListedDifference["read"]) => (row ? descriptorWords(row) : "nothing");
   return `${codingName(coding)}: the EDID lists ${words(read)}, the job had ${words(known)}`;
-}
-
-/** What is due next, as the docket says it. */
-export function nextActWords(next: NextAct): string {
-  switch (next.act) {
-    case "note-gear":
-      return "record the gear";
-    case "find-out":
-      return `find out ${plural(next.questions, "fact")}`;
-    case "lift":
-      return `${plural(next.rows, "row")} below ${next.rows === 1 ? "its" : "their"} best: see what lifts ${next.rows === 1 ? "it" : "them"}`;
-    case "agree-day":
-      return "agree a day for the visit";
-    case "design":
-      return "move on to the design";
-    case "visit":
-      return "ready for the visit";
-    case "note-left":
-      return `record ${plural(next.settings, "setting")} as left`;
-    case "hand-over":
-      return "hand over";
-    case "nothing":
-      return "handed over";
-    default:
-      return unreachable(next);
-  }
 }

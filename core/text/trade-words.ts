@@ -1,6 +1,7 @@
 import type { Job } from "@/core/job";
 import type { Supposition, Trade, TradedPlan, Trades, WhatIf, WiringPlan } from "@/core/plan";
-import { deviceName, listed, plural, roomName, upperFirst } from "./names";
+import { deviceName, listed, roomName, upperFirst } from "./names";
+import { plural } from "./plural";
 import { planIdea, SCHOOL_WORDS } from "./plan-words";
 
 /** What is supposed of a room. */

@@ -6,7 +6,9 @@ import { unreachable } from "@/core/outcome";
 import type { OrderReason, SettingNeed, VisitStep } from "@/core/visit";
 import { actWords } from "./control-words";
 import { cableMark } from "./cable-words";
-import { cableClassName, deviceName, lowerFirst, plural, socketName, unitName, upperFirst } from "./names";
+import { cableClassName, deviceName, lowerFirst, socketName, upperFirst } from "./names";
+import { unitName } from "./unit-name";
+import { plural } from "./plural";
 import { rowWords, streamWords } from "./sound-words";
 
 /** What the state is called that is saved before anything is changed on site. */

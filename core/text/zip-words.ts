@@ -1,6 +1,7 @@
 import type { ZipRefusal } from "@/core/zip";
 import { unreachable } from "@/core/outcome";
-import { formatMegabytes, plural } from "./names";
+import { formatMegabytes } from "./names";
+import { plural } from "./plural";
 
 /** Why a package is not opened, in one sentence with what to do. */
 export function zipSentence(refusal: ZipRefusal): string {

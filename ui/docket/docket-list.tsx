@@ -2,27 +2,16 @@
 
 import { useVirtualizer } from "@tanstack/react-virtual";
 import dayjs from "dayjs";
-import { useEffect, useRef, useSyncExternalStore, type ReactNode } from "react";
+import { useEffect, useRef, type ReactNode } from "react";
 import type { DocketLine } from "@/core/report";
 import styles from "./docket.module.css";
 import { DocketLineRow, type LineActs } from "./docket-line";
 import { useDocketLines, type Docket, type DocketQuery } from "./use-docket-lines";
+import { useIsPhone } from "@/ui/kit";
 import { docketWords } from "@/ui/words";
 
 /** A line takes more height on a phone, where its parts stand below each other. */
 const LINE_PX = { wide: 84, phone: 150 } as const;
-const PHONE = "(max-width: 700px)";
-
-const useIsPhone = (): boolean =>
-  useSyncExternalStore(
-    (tell) => {
-      const query = window.matchMedia(PHONE);
-      query.addEventListener("change", tell);
-      return () => query.removeEventListener("change", tell);
-    },
-    () => window.matchMedia(PHONE).matches,
-    () => false,
-  );
 const AHEAD = 8;
 
 /** The day book, however long: only the lines in sight are drawn, and the others are fetched as they come near. */

@@ -1,14 +1,14 @@
-import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { askServer } from "@/ui/kit";
+import type { Imported } from "./answers";
 import { docketWords } from "@/ui/words";
 
-const Made = z.object({ id: z.string() });
-const Imported = z.object({ id: z.string(), name: z.string(), photosLeftOut: z.array(z.string()) });
+/** The shapes of the server's answers, fetched when there is one: the docket itself does without. */
+const answers = () => import("./answers");
 
 async function make(url: string, body: string | Blob, type = "application/json"): Promise<Outcome<{ id: string }, string>> {
   const outcome = await askServer(url, { method: "POST", body, headers: { "Content-Type": type } });
-  return outcome.ok ? done(Made.parse(outcome.value)) : outcome;
+  return outcome.ok ? done((await answers()).Made.parse(outcome.value)) : outcome;
 }
 
 export const createJob = (name: string, template: string | null) => make("/api/jobs", JSON.stringify({ name, template }));
@@ -16,11 +16,13 @@ export const createJob = (name: string, template: string | null) => make("/api/j
 export const copyJob = (id: string, name: string) => make("/api/jobs", JSON.stringify({ copyOf: id, name }));
 
 /** Sends a job file; a refusal names the file, the place in it and what was expected. */
-export async function importJob(file: File): Promise<Outcome<z.infer<typeof Imported>, string>> {
+export async function importJob(file: File): Promise<Outcome<Imported, string>> {
   const isZip = /\.zip$/i.test(file.name) || file.type === "application/zip";
   const headers = { "Content-Type": isZip ? "application/zip" : "application/json" };
   const outcome = await askServer("/api/jobs/import", { method: "POST", body: file, headers });
-  return outcome.ok ? done(Imported.parse(outcome.value)) : refused(docketWords.wasNotTakenIn(file.name, outcome.refusal));
+  return outcome.ok
+    ? done((await answers()).Imported.parse(outcome.value))
+    : refused(docketWords.wasNotTakenIn(file.name, outcome.refusal));
 }
 
 export const binJob = (id: string) => askServer(`/api/jobs/${id}`, { method: "DELETE" });

@@ -6,23 +6,26 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useState, type ReactNode } from "react";
 import { FindButton } from "@/ui/frame";
+import { useIsPhone } from "@/ui/kit";
 import { ThemeSwitch } from "@/ui/theme";
 import { useIntents, useJob } from "./job-context";
 import styles from "./job-frame.module.css";
 import { Conflicts } from "./conflicts";
 import { JobName } from "./job-name";
-import { PlaceChoice } from "./place-choice";
 import { PLACES } from "./places";
 import { useFindEntries } from "./use-find-entries";
 import { SaveStateMark } from "./save-state-mark";
 import { useJobShortcuts } from "./use-job-shortcuts";
 import { jobWords } from "@/ui/words";
 
+/** A list to choose from is much to load for a row of names that a wide window shows by itself. */
+const PlaceChoice = dynamic(() => import("./place-choice").then((module) => module.PlaceChoice), { ssr: false });
 const ShortcutSheet = dynamic(() => import("./shortcut-sheet").then((module) => module.ShortcutSheet), { ssr: false });
 
 /** The one line on top of every place of a job, and the page below it. */
 export function JobFrame({ children }: { children: ReactNode }) {
   const id = useJob((state) => state.id);
+  const isPhone = useIsPhone();
   const [sheetOpen, setSheetOpen] = useState(false);
   useJobShortcuts(() => setSheetOpen(true));
   const findEntries = useFindEntries(() => setSheetOpen(true));
@@ -40,7 +43,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
             </div>
           ))}
         </nav>
-        <PlaceChoice jobId={id} />
+        {isPhone ? <PlaceChoice jobId={id} /> : null}
         <div className={styles.side}>
           <SaveStateMark />
           <FindButton entries={findEntries} />

@@ -1,8 +1,5 @@
-import { z } from "zod";
 import { done, refused, type Outcome } from "@/core/outcome";
 import { kitWords } from "@/ui/words";
-
-const Told = z.object({ detail: z.string() });
 
 const AWAY = kitWords.serverAway;
 
@@ -12,8 +9,9 @@ export async function askServer(url: string, init: RequestInit): Promise<Outcome
     const response = await fetch(url, init);
     const body: unknown = response.status === 204 ? null : await response.json();
     if (response.ok) return done(body);
-    const told = Told.safeParse(body);
-    return refused(told.success ? told.data.detail : AWAY);
+    // Fetched when it is needed: the first page does without checking anything.
+    const { sentenceOf } = await import("./server-sentence");
+    return refused(sentenceOf(body) ?? AWAY);
   } catch {
     return refused(AWAY);
   }

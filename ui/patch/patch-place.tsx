@@ -8,7 +8,6 @@ import { deviceName, refusalSentence, rowWords, verdictWords } from "@/core/text
 import { Choice, EmptyPlace, LegendButton, Switcher, useChosen } from "@/ui/kit";
 import { EffectLine, Sheet, useIntents, useJob } from "@/ui/job";
 import { layerOf, LAYERS, type LayerKey } from "@/core/drawing";
-import { PlugDesk } from "./plug-desk";
 import styles from "./patch.module.css";
 import { WiringMap } from "./wiring-map";
 import { patchWords } from "@/ui/words";
@@ -23,6 +22,7 @@ const LAYER_CHOICES = LAYERS.map((key) => ({ key, name: LAYER_NAMES[key] }));
 
 /** The form of a cable is fetched when one is first chosen. */
 const ExportButtons = dynamic(() => import("./export-buttons").then((module) => module.ExportButtons), { ssr: false });
+const PlugDesk = dynamic(() => import("./plug-desk").then((module) => module.PlugDesk), { ssr: false });
 const CableStory = dynamic(() => import("./cable-story").then((module) => module.CableStory), { ssr: false });
 
 /** The wiring map: back plates in lanes, joined socket to socket; the chosen row's way lights from end to end. */

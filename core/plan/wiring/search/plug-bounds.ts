@@ -3,7 +3,6 @@ import type { Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
 import {
   actsUpperBound,
-  easeShare,
   type ActsUpperBound,
   asPlanned,
   controlOffKey,

@@ -1,5 +1,6 @@
 import type { SheetFact } from "@/core/handover";
-import { lowerFirst, plural, upperFirst } from "../../names";
+import { lowerFirst, upperFirst } from "../../names";
+import { plural } from "../../plural";
 import { byUses } from "../by-uses";
 import type { SheetWords } from "../sheet-words";
 import { parts } from "./parts";
