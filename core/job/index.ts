@@ -21,17 +21,7 @@ export type { KeptCommand } from "./kept-commands";
 export { isTooDeep, MOST_NESTING } from "./nesting";
 export { joinSockets, moveCableEnd, removeWithCables, replaceDevice, socketAnswers } from "./compose";
 export { cableAt, chosenSoundSystem, endKey, findDevice, findPort, freeId, freeName, sameEnd } from "./find";
-export {
-  Cable,
-  emptyJob,
-  Job,
-  JOB_FORMAT,
-  JOB_VERSION,
-  MOST_SNAPSHOTS,
-  type CableEnd,
-  type Room,
-  type Snapshot,
-} from "./job";
+export { Cable, emptyJob, Job, JOB_FORMAT, JOB_VERSION, MOST_SNAPSHOTS, type CableEnd, type Room, type Snapshot } from "./job";
 export { PHASES, type Phase } from "./phase";
 export { addDevice } from "./as-added";
 export { withoutPlace } from "./photo-place";

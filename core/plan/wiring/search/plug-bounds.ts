@@ -1,15 +1,7 @@
 import { takesPart } from "@/core/cec";
 import type { Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
-import {
-  actsUpperBound,
-  type ActsUpperBound,
-  asPlanned,
-  controlOffKey,
-  type ControlReach,
-  controlReachOf,
-  type SoundsOf,
-} from "../bounds";
+import { actsUpperBound, type ActsUpperBound, asPlanned, controlOffKey, type ControlReach, controlReachOf, type SoundsOf } from "../bounds";
 import type { Topology } from "../topology";
 import { JobFacts, SettingMemo } from "../memo";
 import type { Configuration, PlanContext } from "./configurations";
