@@ -8,6 +8,7 @@ import { ensureBuild, ensureDependencies, root, run, say } from "./prepare.mjs";
 const UNIT = [
   "demo/check.test.ts",
   "core/plan/wiring/search",
+  "core/plan/wiring/explain",
   "core/plan/smallest-changes.test.ts",
   "server/soundness.test.ts",
   "server/mutated.test.ts",
