@@ -88,7 +88,7 @@ describe("a first start or an upgrade that is broken off", () => {
       }
   }, 60_000);
 
-  test("of an older program, with tables and no note of them, is laid aside and begun anew", async () => {
+  test("of an older program, with tables and no note of them, is set aside, and a new one is begun", async () => {
     const half = connect(fileIn(folder));
     await half.query("CREATE TABLE jobs (id TEXT PRIMARY KEY)");
     await half.close();

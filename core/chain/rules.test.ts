@@ -264,7 +264,7 @@ describe("what works and is to be minded", () => {
     expect(arrivalsOf(long)[0]?.cautions).toEqual([{ code: "lead-long", cable: "cable-1", need: 12, have: 5, unit: "m" }]);
   });
 
-  test("a box that keeps its old list is to be plugged anew once its list has changed since it was found, and not before", () => {
+  test("a box that keeps its old list is to be plugged again once its list has changed since it was found, and not before", () => {
     const job = room({ disc: "disc-player-4k", box: "extractor", tv: "tv-no-return", bar: "bar-many-inputs" }, [
       ["disc hdmi-out", "box hdmi-in"],
       ["box hdmi-out", "tv hdmi1"],

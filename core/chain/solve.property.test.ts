@@ -43,7 +43,7 @@ function someEdit(job: Job, [kind, which]: readonly [number, number]): Command |
   }
 }
 
-test("worked out anew after any edits, a board equals the one from scratch: 2000 rooms", () => {
+test("solved again after any edits, a board equals the one from scratch: 2000 rooms", () => {
   let edits = 0;
   fc.assert(
     fc.property(anyRoom, fc.array(fc.tuple(fc.nat({ max: 40 }), fc.nat({ max: 999 })), { minLength: 1, maxLength: 4 }), (room, numbers) => {

@@ -39,7 +39,7 @@ const after = (job: Job, kinds: readonly ChangeKind[], numbers: readonly number[
     return applied?.ok ? applied.value.job : current;
   }, job);
 
-describe("what a row could ever be is never reckoned too low", () => {
+describe("what a row could ever be never has a bound below the truth", () => {
   const cases: readonly (readonly [string, Freedom, readonly ChangeKind[]])[] = [
     ["settings", { plugs: false, cables: false }, ["setting"]],
     ["settings and plugs", { plugs: true, cables: false }, ["setting", "plug"]],

@@ -39,7 +39,7 @@ export function spotOf(space: Space, thing: Thing): Spot | null {
   }
 }
 
-/** The edit that places a unit, in the place it has so far or anew. */
+/** The edit that places a unit, in the place it has so far or in a new one. */
 export const placeUnit = (room: string, placement: Placement): SingleCommand => ({
   kind: "place-unit",
   room,

@@ -26,7 +26,7 @@ export const hopePoints = (space: WiringSpace, device: string, rows: readonly Ar
 export const hopesAtMost = ({ hopes }: WiringSpace, device: string): number =>
   HOPE_POINTS * hopes.filter((want) => isOf(want, device)).length;
 
-/** Whether so many remotes as it takes are no more than must be borne. */
+/** Whether so many remotes as it takes are no more than the household accepts. */
 export const allowsRemotes = ({ musts }: WiringSpace, remotes: number): boolean =>
   musts.every((want) => want.want !== "remotes" || remotes <= want.most);
 

@@ -11,7 +11,7 @@ import { jobWith, wiringSpace } from "../space";
 import { PRESETS } from "../evaluation";
 
 describe("what passes of a player, remembered from room to room", () => {
-  test("equals what is worked out anew, whatever was asked before", () => {
+  test("equals what is computed again, whatever was asked before", () => {
     fc.assert(
       fc.property(rooms, (one) => {
         const space = spaceOf(one);
@@ -61,7 +61,7 @@ describe("what passes of a player, remembered from room to room", () => {
 });
 
 describe("rows remembered from room to room", () => {
-  test("equal those worked out anew, whatever was asked before", () => {
+  test("equal those computed again, whatever was asked before", () => {
     fc.assert(
       fc.property(rooms, (one) => {
         const space = spaceOf(one);

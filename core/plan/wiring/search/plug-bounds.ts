@@ -187,8 +187,8 @@ export class PlugBounds {
     const cap = passed ? most.ofPlayer(player.id, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player.id, goes);
     const sound = most.soundOfPlayer(player.id, { reach, wire }, passed ?? undefined);
     const volume = this.lostByVolume(acts, sound, this.ownSoundOn({}));
-    const isBorne = allowsRemotes(space, acts.remotes);
-    const bound = isBorne ? Math.min(plug.most, cap) - volume : -Infinity;
+    const isAccepted = allowsRemotes(space, acts.remotes);
+    const bound = isAccepted ? Math.min(plug.most, cap) - volume : -Infinity;
     this.known.set(plug, { most: bound, acts: acts.ease, sound, volume, isWhole: passed !== null });
   }
 
