@@ -1,5 +1,5 @@
 import { BACKUP_ADDRESSES, UNREGISTERED } from "@/core/facts";
-import { effectiveSetting, type SettingState } from "@/core/device";
+import { effectiveSetting, mayReturn, type SettingState } from "@/core/device";
 import { findDevice } from "@/core/job";
 import { castOf } from "./acts";
 import { NOWHERE } from "./address";
@@ -99,8 +99,7 @@ function areOnOneWire({ stations }: Household, a: string, b: string): boolean {
 }
 
 /** A socket of it has a return channel. */
-const couldReturn = ({ job }: Household, device: string): boolean =>
-  findDevice(job, device)?.ports.some((port) => port.connector === "hdmi" && port.returns !== "none") ?? false;
+const couldReturn = ({ job }: Household, device: string): boolean => findDevice(job, device)?.ports.some(mayReturn) ?? false;
 
 const isOnOrUnknown = ({ job }: Household, device: string, state: SettingState): boolean => {
   const found = findDevice(job, device);

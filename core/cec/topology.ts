@@ -1,5 +1,5 @@
 import type { CecKind } from "@/core/facts";
-import { effectiveSetting, type Device, type SettingState } from "@/core/device";
+import { effectiveSetting, hasReturn, type Device, type SettingState } from "@/core/device";
 import { cableAt, findDevice, type Cable, type CableEnd, type Job } from "@/core/job";
 import { childAddress, NOWHERE, ROOT, type PhysicalAddress } from "./address";
 
@@ -90,10 +90,8 @@ export function kindOf(device: Device, state: SettingState = "planned"): CecKind
 const takesReturn = (device: Device, state: SettingState): boolean =>
   device.ports.some(
     (port) =>
-      port.connector === "hdmi" &&
       port.direction === "out" &&
-      port.returns !== null &&
-      port.returns !== "none" &&
+      hasReturn(port) &&
       port.returnOpens.every((one) => !("setting" in one) || effectiveSetting(device, one.setting, state) === one.value),
   );
 

@@ -1,5 +1,5 @@
 import { cableClassFact, classesJoining, ONE_WAY_CLASSES, type CableClass } from "@/core/facts";
-import type { Device, Port } from "@/core/device";
+import { hasReturn, type Device, type Port } from "@/core/device";
 import type { Command, SingleCommand } from "./command";
 import { cableAt, findDevice, findPort, freeId, sameEnd } from "./find";
 import type { Cable, CableEnd, Job } from "./job";
@@ -125,8 +125,6 @@ function matchingPort(job: Job, device: Device, old: Port | undefined): Port | n
   const likeness = (port: Port) => Number(port.id === old.id) * 2 + Number(hasReturn(port) === hasReturn(old));
   return [...fits].sort((a, b) => likeness(b) - likeness(a))[0] ?? null;
 }
-
-const hasReturn = (port: Port): boolean => port.connector === "hdmi" && port.returns !== "none" && port.returns !== null;
 
 /** Every socket a held plug could be asked about, with the answer; `ignoring` is a cable that is being moved. */
 export function socketAnswers(

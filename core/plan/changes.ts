@@ -1,5 +1,5 @@
 import { cableClassFact, certainLength, ONE_WAY_CLASSES, settingFact, type CableClass } from "@/core/facts";
-import { effectiveSetting, type SettingState } from "@/core/device";
+import { effectiveSetting, mayReturn, type SettingState } from "@/core/device";
 import { findPort, freeJoins, plugMoves, type Cable, type Command, type Job, type SingleCommand } from "@/core/job";
 
 /** The kinds of change in the order of their cost. */
@@ -118,11 +118,7 @@ function cableChanges(job: Job): Change[] {
   });
 }
 
-const hasReturn = (job: Job, { from, to }: Cable): boolean =>
-  [from, to].every((end) => {
-    const port = findPort(job, end);
-    return port?.connector === "hdmi" && port.returns !== "none";
-  });
+const hasReturn = (job: Job, { from, to }: Cable): boolean => [from, to].every((end) => mayReturn(findPort(job, end)));
 
 const replacementFields = (id: CableClass): Extract<SingleCommand, { kind: "edit-cable" }>["fields"] => ({
   class: id,

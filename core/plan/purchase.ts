@@ -1,4 +1,4 @@
-import { findArchetype, fromShelfOrThrow, type Device } from "@/core/device";
+import { findArchetype, fromShelfOrThrow, mayReturn, type Device } from "@/core/device";
 import {
   applyCommand,
   chosenSoundSystem,
@@ -53,10 +53,7 @@ function insertBox(job: Job, box: Device, cable: Cable): Command | null {
   };
   const sockets = (direction: "in" | "out", returning: boolean) =>
     box.ports
-      .filter(
-        (port) =>
-          port.direction === direction && (port.connector === "hdmi" && port.direction === "in" && port.returns !== "none") === returning,
-      )
+      .filter((port) => port.direction === direction && (port.direction === "in" && mayReturn(port)) === returning)
       .map((port): CableEnd => ({ device: box.id, port: port.id }));
   if (!sockets("in", false).some((end) => plug(cable.from, end, cable))) return null;
   if (!sockets("out", false).some((end) => plug(end, cable.to))) return null;

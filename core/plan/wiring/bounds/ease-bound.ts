@@ -1,5 +1,5 @@
 import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
-import { hearsVolumeByInfrared, type Device, type Port } from "@/core/device";
+import { hearsVolumeByInfrared, mayReturn, mayTakeReturn, type Device } from "@/core/device";
 import { endKey, findPort, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
 import { type WiringSpace } from "../space";
@@ -74,11 +74,7 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
 
 /** May answer as the sound system: one, or a box that can take the return channel and is nothing else on the bus. */
 const mayAnswer = (device: Device): boolean =>
-  kindOf(device) === "audio" ||
-  (device.role === "box" && device.control.kind === null && device.ports.some((port) => port.direction === "out" && mayReturn(port)));
-
-/** A socket that has a return channel, or of which nobody knows. */
-const mayReturn = (port: Port | undefined): boolean => port?.connector === "hdmi" && port.returns !== "none";
+  kindOf(device) === "audio" || (device.role === "box" && device.control.kind === null && mayTakeReturn(device));
 
 /** Whether the main screen's volume keys could move what sounds. Source: CEC 1.4 §13.13 (keys go to the logical address of the audio system). */
 function isVolumeHeard({ system, screens, players, mainScreen }: WiringSpace, isOnWire: boolean): boolean {

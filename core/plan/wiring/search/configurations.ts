@@ -1,6 +1,6 @@
 import { controlStateOf, returnLinks, type ActFigures } from "@/core/cec";
 import { arrivalsOnly, type Arrival } from "@/core/chain";
-import type { Device } from "@/core/device";
+import { mayTakeReturn, type Device } from "@/core/device";
 import type { Cable, Job } from "@/core/job";
 import type { Topology } from "../topology";
 import { contentShare, effortPoints, fulfils, hopePoints, menuEffort, rowPoints, type Weights } from "../evaluation";
@@ -72,10 +72,6 @@ export function returnWords(job: Job): MemoEntry<string> {
   return { answer: [...answer].map(([device, link]) => `${device} ${link}`).join(), asked };
 }
 
-/** Whether a device has an HDMI output with a return channel. */
-const mayReturn = ({ ports }: Device): boolean =>
-  ports.some((port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== "none");
-
 const returnSwitches = ({ settings }: Device): string =>
   settings.flatMap(({ key, planned, found }) => (key === "arc" || key === "earc" ? [`${key} ${planned ?? found}`] : [])).join();
 
@@ -125,7 +121,7 @@ export class Configuration {
     return (this.controlled ??= [
       ...hubs.map(controlStateOf),
       this.shared.returns.of(hubs, () => returnWords(jobWith(space, hubs, topology.wires))),
-      ...(space.players.some(mayReturn) ? hubs.map(returnSwitches) : []),
+      ...(space.players.some(mayTakeReturn) ? hubs.map(returnSwitches) : []),
     ].join("|"));
   }
 
@@ -228,7 +224,9 @@ export function choicesOn(space: WiringSpace, { wires }: Topology, hub: Device):
   const leaves = (kind: (cable: Cable) => boolean) => wires.some(({ cable }) => cable.from.device === hub.id && kind(cable));
   const isPaired = leaves((cable) => cable.class === "bluetooth");
   const hasLead =
-    space.screens.includes(hub) && leaves(isLead) && (space.players.some(mayReturn) || wires.some((wire) => isReturn(space, wire, hub)));
+    space.screens.includes(hub) &&
+    leaves(isLead) &&
+    (space.players.some(mayTakeReturn) || wires.some((wire) => isReturn(space, wire, hub)));
   return choicesOf(hub, hub.id === space.system.id && space.screens.includes(hub)).flatMap((values) => {
     const [first] = values;
     if (first?.key === "bluetooth" && !isPaired) return [];
@@ -241,7 +239,7 @@ export function choicesOn(space: WiringSpace, { wires }: Topology, hub: Device):
 /** Whether a return channel could run along a wire into a hub. */
 function isReturn({ system, boxes }: WiringSpace, { cable: { from, to } }: Wire, hub: Device): boolean {
   const device = [system, ...boxes.map((box) => box.device)].find(({ id }) => id === from.device);
-  return to.device === hub.id && device !== undefined && mayReturn(device);
+  return to.device === hub.id && device !== undefined && mayTakeReturn(device);
 }
 
 /** Whether the required wishes about the screens' own apps and the players that no plan moves are met. */

@@ -61,7 +61,7 @@ export type LeastInKind = ReadonlyMap<SocketKind, number>;
 export const NONE_NEEDED: LeastInKind = new Map();
 
 /**
- * Every way to meet needs by kinds of sockets: how many players have to be in each at least. Which plugs meet a need hangs on their kind of
+ * Every way to meet needs by kinds of sockets: how many players have to be in each at least. Which plugs meet a need depends on their kind of
  * socket alone. Empty where no socket meets one.
  */
 export function waysToMeet(needs: readonly Need[], tables: PlugTables): readonly LeastInKind[] {

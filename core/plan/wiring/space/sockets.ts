@@ -1,6 +1,6 @@
 import { childAddress, ROOT } from "@/core/cec";
 import { present } from "@/core/outcome";
-import type { Device, HdmiPort, Port } from "@/core/device";
+import { hasReturn, type Device, type HdmiPort, type Port } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 
 /** Sockets of one device that are equal in every fact, so that one serves as well as another. */
@@ -17,13 +17,13 @@ export const firstPort = ({ ports }: SocketKind): string => present(ports[0], "a
 type Gathering = (device: Device, port: HdmiPort) => boolean;
 
 const takesPictures: Gathering = (device, { id }) => leadsOn(device, id);
-const hasReturn: Gathering = (_device, { returns }) => returns !== "none" && returns !== null;
+const takesReturns: Gathering = (_device, port) => hasReturn(port);
 
 /** The HDMI inputs of a device that take a picture in and are free, by kinds. Equal sockets are listed once: that breaks the symmetry. */
 export const inputKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, takesPictures, taken);
 
 /** The free HDMI inputs of a device that have a return channel, by kinds, those of boxes that act as a screen included. */
-export const returnKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, hasReturn, taken);
+export const returnKinds = (device: Device, taken: TakenSockets): readonly SocketKind[] => freeOf(device, takesReturns, taken);
 
 function freeOf(device: Device, gathering: Gathering, taken: TakenSockets): readonly SocketKind[] {
   const kinds = kindsOf(device, gathering);

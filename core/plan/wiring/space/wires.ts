@@ -1,4 +1,4 @@
-import type { Port, Supply } from "@/core/device";
+import { mayReturn, type Supply } from "@/core/device";
 import { cableClassFact, classesJoining, type CableClass } from "@/core/facts";
 import {
   findDevice,
@@ -87,7 +87,7 @@ function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): re
     ...moved,
     ...usual,
     ...usual.flatMap(({ cable }) =>
-      isTooLong(cable) ? newWire(free, from, to, isReturn(out, into) ? "hybrid-optical-hdmi-earc" : "hybrid-optical-hdmi") : [],
+      isTooLong(cable) ? newWire(free, from, to, [out, into].every(mayReturn) ? "hybrid-optical-hdmi-earc" : "hybrid-optical-hdmi") : [],
     ),
   ];
 }
@@ -98,8 +98,6 @@ function newWire(job: Job, from: CableEnd, to: CableEnd, kind?: CableClass, supp
   const lengthM = kind === "hdmi-extender" ? cableClassFact(kind).certainM : joined.cable.lengthM;
   return [{ cable: { ...joined.cable, id: idOf(from, to), supply, lengthM }, existing: null }];
 }
-
-const isReturn = (out: Port, into: Port): boolean => [out, into].every((port) => port.connector === "hdmi" && port.returns !== "none");
 
 /** Copper is not certain over it at every rate: the picture could do with optical fibre. */
 const isTooLong = ({ class: kind, lengthM }: Cable): boolean => kind === "ultra-high-speed" && lengthM > cableClassFact(kind).certainM;

@@ -1,4 +1,4 @@
-import type { Device, Port } from "@/core/device";
+import { hasReturn, type Device } from "@/core/device";
 import { loopThrough, type CableEnd } from "@/core/job";
 import { boxSets, isWhole, missing, showsOn } from "./box-sets";
 import { Leads } from "./leads";
@@ -160,7 +160,14 @@ function targetsOf({ space, hubs }: BareHubs, from: Device): readonly Target[] {
     if (hub === from) return [];
     const sits = space.existing.flatMap(({ from: end, to }) => (end.device === from.id && to.device === hub.id ? [to.port] : []));
     // The return comes back from a return socket; a screen's others are left for players.
-    return [{ hub, place, sits, wantsReturn: isSystem || (isScreen(space, hub) && hasReturn(from)) }];
+    return [
+      {
+        hub,
+        place,
+        sits,
+        wantsReturn: isSystem || (isScreen(space, hub) && from.ports.some((port) => port.direction === "out" && hasReturn(port))),
+      },
+    ];
   });
 }
 
@@ -174,8 +181,3 @@ function socketsIn({ hub, sits, wantsReturn }: Target, taken: TakenSockets): rea
   const kinds = sockets.length ? [...sockets, ...plain.filter(({ ports }) => ports.some((port) => sits.includes(port)))] : plain;
   return kinds.map((kind) => ({ device: kind.device, port: kind.ports.find((port) => sits.includes(port)) ?? firstPort(kind) }));
 }
-
-const hasReturn = (device: Device): boolean =>
-  device.ports.some(
-    (port: Port) => port.connector === "hdmi" && port.direction === "out" && port.returns !== "none" && port.returns !== null,
-  );
