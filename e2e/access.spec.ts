@@ -1,18 +1,9 @@
-import AxeBuilder from "@axe-core/playwright";
 import { mkdirSync, writeFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
+import { expectNoSeriousIssue, expectNoSidewaysScroll } from "./accessible";
 import { importDemo, socket } from "./support";
 
 const PLACES = ["brief", "gear", "patch", "plans", "arrivals", "control", "room", "runsheet", "prove", "handover"] as const;
-
-async function expectNoSeriousIssue(page: Page, rules?: readonly string[]): Promise<void> {
-  const axe = new AxeBuilder({ page });
-  const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
-  const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-  expect(
-    serious.map(({ id, nodes }) => [id, nodes.map(({ html, failureSummary }) => `${html.slice(0, 160)} ${failureSummary ?? ""}`)]),
-  ).toEqual([]);
-}
 
 /** All of axe in the dim room, then what daylight can change, on the same page: the application follows the system. */
 async function expectSoundInBothThemes(page: Page): Promise<void> {
@@ -116,33 +107,22 @@ test("the first load of compressed script is at most 300 kB on the docket and 45
   for (const { kB } of inside) expect(kB).toBeLessThanOrEqual(450);
 });
 
-test("every place fits a narrow screen without a sideways scroll of the page", async ({ page, request }) => {
+test("every place fits a narrow screen, and twice the size of the print, without a sideways scroll of the page", async ({
+  page,
+  request,
+}) => {
+  test.slow();
   const id = await importDemo(request, "sail-loft");
-  await page.setViewportSize({ width: 834, height: 1112 });
-  for (const path of [
-    "/",
-    "/days",
-    "/join",
-    "/stock",
-    "/figures",
-    "/settings",
-    "/shelf",
-    ...PLACES.map((place) => `/jobs/${id}/${place}`),
-  ]) {
+  const places = ["/", "/days", "/join", "/stock", "/figures", "/settings", "/shelf", ...PLACES.map((place) => `/jobs/${id}/${place}`)];
+  for (const path of places) {
+    await page.setViewportSize({ width: 834, height: 1112 });
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-  }
-});
-
-test("at twice the size of the print every place still shows its work, by scrolling down only", async ({ page, request }) => {
-  const id = await importDemo(request, "sail-loft");
-  // A browser at 200 % of 1280 × 800 lays out 640 × 400.
-  await page.setViewportSize({ width: 640, height: 400 });
-  for (const path of ["/", "/days", "/join", "/stock", "/settings", ...PLACES.map((place) => `/jobs/${id}/${place}`)]) {
-    await page.goto(path);
+    await expectNoSidewaysScroll(page);
+    // A browser at 200 % of 1280 × 800 lays out 640 × 400.
+    await page.setViewportSize({ width: 640, height: 400 });
     await expect(page.getByRole("main")).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    await expectNoSidewaysScroll(page);
   }
 });
 

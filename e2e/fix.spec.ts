@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
+import { expectNoIssueOfLevelAA } from "./accessible";
 import { importDemo } from "./support";
 
 const cardOf = (page: Page) => page.getByRole("region", { name: "Next check" });
@@ -41,7 +41,7 @@ test.describe("on the phone", () => {
     for (const button of await cardOf(page).getByRole("button").all())
       expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(48);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    expect((await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze()).violations).toEqual([]);
+    await expectNoIssueOfLevelAA(page);
     const suspects = page.getByRole("region", { name: "What it may be" });
     await expect(suspects).toContainText("“Mute” at Receiver is on.");
     await expect.poll(() => page.evaluate(() => caches.match(location.pathname).then(Boolean))).toBe(true);
@@ -83,7 +83,7 @@ test("practice: a rig is found and scored, one that is given up shows the line o
   await page.getByRole("button", { name: "Begin" }).click();
   const steps = page.getByRole("region", { name: "What do you do?" });
   await expect(steps).toBeVisible({ timeout: 30_000 });
-  expect((await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze()).violations).toEqual([]);
+  await expectNoIssueOfLevelAA(page);
   await steps.getByRole("button", { name: /^Ask what was changed/ }).click();
   await expect(page.getByRole("region", { name: "What you did" }).getByRole("listitem")).toHaveCount(1);
   // The apprentice may see what an answer makes of the suspects.

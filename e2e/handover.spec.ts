@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { unzipSync } from "fflate";
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
+import { expectNoSeriousIssue, expectNoSidewaysScroll } from "./accessible";
 import { importDemo } from "./support";
 
 const sheetOf = (page: Page) => page.getByRole("article");
@@ -128,12 +128,7 @@ test("Figures and every view of Handover fit a narrow screen and have nothing se
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
     if (path.endsWith("/handover")) await expect(sheetOf(page)).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(
-      violations
-        .filter(({ impact }) => impact === "serious" || impact === "critical")
-        .map(({ id: rule, nodes }) => [rule, nodes.map(({ html }) => html.slice(0, 200))]),
-    ).toEqual([]);
+    await expectNoSidewaysScroll(page);
+    await expectNoSeriousIssue(page);
   }
 });

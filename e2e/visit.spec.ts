@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
+import { expectNoSeriousIssue } from "./accessible";
 import { choose, importDemo } from "./support";
 
 test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
@@ -130,12 +130,7 @@ test("the run sheet over HTTP is the one of the page, and every page of a visit 
   for (const path of [`/jobs/${id}/runsheet`, `/jobs/${id}/prove`, `/jobs/${id}/prove?kind=act`, "/days", "/needle"]) {
     await page.goto(path);
     await expect(page.getByRole("main")).toBeVisible();
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(
-      violations
-        .filter(({ impact }) => impact === "serious" || impact === "critical")
-        .map(({ id: rule, nodes }) => `${path} ${rule}: ${nodes[0]?.html}`),
-    ).toEqual([]);
+    await expectNoSeriousIssue(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
 });

@@ -6,7 +6,7 @@ import { ensureBuild, ensureDependencies, portFromEnvironment, root, run, say, s
 const port = portFromEnvironment();
 const OWN_FOLDER = join(root, ".scratch", "demo");
 const dataFolder = process.env.OCTACHORD_DATA ?? OWN_FOLDER;
-ensureDependencies();
+await ensureDependencies();
 ensureBuild();
 const mark = join(dataFolder, ".octachord-demo");
 if (process.argv.includes("--fresh") && existsSync(dataFolder)) {

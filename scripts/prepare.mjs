@@ -27,12 +27,25 @@ export function run(command, args, options = {}) {
 
 /** The same for what takes minutes without a word: says every twenty seconds that it is still running. */
 function runSlowly(command, args, options) {
-  const code = "let s = 0; setInterval(() => console.log(`  still running, ${(s += 20)} s`), 20000)";
-  const pulse = spawn(process.execPath, ["-e", code], { stdio: ["ignore", "inherit", "ignore"] });
+  const pulse = startPulse();
   const ok = run(command, args, options);
   pulse.kill();
   return ok;
 }
+
+function startPulse() {
+  const code = "let s = 0; setInterval(() => console.log(`  still running, ${(s += 20)} s`), 20000)";
+  const pulse = spawn(process.execPath, ["-e", code], { stdio: ["ignore", "inherit", "ignore"] });
+  process.on("exit", () => pulse.kill());
+  return pulse;
+}
+
+/** Starts a command and goes on; the promise says whether it succeeded. */
+const begin = (command, args, env) =>
+  new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ["ignore", "inherit", "inherit"], env: { ...process.env, ...env } });
+    child.on("error", () => resolve(false)).on("exit", (code) => resolve(code === 0));
+  });
 
 const has = (command) => spawnSync(command, ["--version"], { stdio: "ignore" }).status === 0;
 const canInstallPackages = () => process.platform === "linux" && process.getuid?.() === 0 && has("apt-get");
@@ -59,8 +72,11 @@ function ensureCompiler() {
     );
 }
 
-/** Runs `npm ci` where the installed packages are not those of the lock file. */
-export function ensureDependencies() {
+/**
+ * Runs `npm ci` where the installed packages are not those of the lock file, then begins to compile the database. The promise it returns
+ * holds once that is done; whatever needs no database may go on beside it.
+ */
+export function beginDependencies() {
   const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
   if (major < 20 || (major === 20 && minor < 9)) stop(`this needs Node.js 20.9 or newer; this is ${process.versions.node}.`);
   const lock = createHash("sha256")
@@ -68,17 +84,26 @@ export function ensureDependencies() {
     .digest("hex");
   const mark = join(root, "node_modules", ".octachord-lock");
   const binding = join(root, "node_modules", "sqlite3", "build", "Release", "node_sqlite3.node");
-  if (existsSync(mark) && readFileSync(mark, "utf8") === lock && existsSync(binding)) return;
+  if (existsSync(mark) && readFileSync(mark, "utf8") === lock && existsSync(binding)) return Promise.resolve();
   ensureCompiler();
-  say("installing packages and compiling the database from source (about three minutes the first time)");
+  say("installing packages");
+  if (!runSlowly(npm, ["ci", "--ignore-scripts", "--no-audit", "--no-fund", "--loglevel=error"]))
+    stop("npm ci did not finish; the lines above say why.");
+  say("compiling the database from source (about two minutes the first time)");
   const prefix = dirname(dirname(process.execPath));
   const headers = existsSync(join(prefix, "include", "node", "node_version.h")) ? { npm_config_nodedir: prefix } : {};
-  if (!runSlowly(npm, ["ci", "--no-audit", "--no-fund", "--loglevel=error"], { env: headers }))
-    stop("npm ci did not finish; the lines above say why.");
-  if (!existsSync(binding) && !runSlowly(npm, ["rebuild", "sqlite3", "--loglevel=error"], { env: headers })) {
-    stop("sqlite3 could not be compiled; the lines above say why.");
-  }
-  writeFileSync(mark, lock);
+  return begin(npm, ["rebuild", "--loglevel=error"], headers).then((ok) => {
+    if (!ok || !existsSync(binding)) stop("sqlite3 could not be compiled; the lines above say why.");
+    writeFileSync(mark, lock);
+  });
+}
+
+/** The same, until all of it is done. */
+export async function ensureDependencies() {
+  const done = beginDependencies();
+  const pulse = startPulse();
+  await done;
+  pulse.kill();
 }
 
 const SOURCES = [

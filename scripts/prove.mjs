@@ -79,7 +79,7 @@ function keepTable(table, failed, total) {
   writeFileSync(file, text.slice(0, text.indexOf(start)) + block + text.slice(text.indexOf(end) + end.length));
 }
 
-ensureDependencies();
+await ensureDependencies();
 say("proofs, the long forms");
 const unit = fresh("prove-unit.json");
 const unitOk = run(

@@ -4,6 +4,6 @@ import { join } from "node:path";
 import { ensureBuild, ensureDependencies, portFromEnvironment, serve } from "./prepare.mjs";
 
 const port = portFromEnvironment();
-ensureDependencies();
+await ensureDependencies();
 ensureBuild();
 await serve({ port, dataFolder: process.env.OCTACHORD_DATA ?? join(homedir(), ".octachord") });
