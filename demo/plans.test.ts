@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { without } from "@/demo/room-under-test";
 import { arrivalsOf } from "@/core/chain";
 import { applyCommand, type Job } from "@/core/job";
 import { atHand, planCommand, PRESETS, searchPlans, wiringSpace, type Preset, type WiringPlan } from "@/core/plan";
@@ -66,16 +67,25 @@ describe("the demo jobs", () => {
     expect(plan.wires.filter(({ existing }) => !existing).map(({ cable }) => cable.class)).toEqual(["hybrid-optical-hdmi"]);
   });
 
-  test("Receiver Den: the box that quarrels goes to the screen with its control off, which costs nothing, whoever would lose over ARC into the receiver", () => {
+  test("Receiver Den: the box that quarrels has its control off, and the receiver passes pictures on asleep, so all players stay in it", () => {
     for (const preset of ["best-sound", "easiest-to-use"] as const) {
       const plan = bestOf(demoJob("receiver-den"), preset);
-      expect(Object.fromEntries(plan.places)).toMatchObject({ "disc-player": "receiver", "set-top-box": "television" });
-      // Behind a receiver that sleeps the console shows nothing: where ease counts most, it goes to the screen in stereo.
-      expect(plan.places.get("console")).toBe(preset === "best-sound" ? "receiver" : "television");
+      // The disc and the console would lose over ARC into the receiver; the box loses nothing here.
+      expect(Object.fromEntries(plan.places)).toEqual({ "disc-player": "receiver", console: "receiver", "set-top-box": "receiver" });
       expect(plan.settings).toContainEqual({ device: "set-top-box", key: "cec", value: "off" });
+      expect(plan.settings).toContainEqual({ device: "receiver", key: "standby-pass", value: "on" });
       expect(plan.wires.find(({ cable }) => cable.from.device === "set-top-box")?.cable.controlWire).toBe(true);
-      expect(plan.figures.unplugged).toBe(0);
-      if (preset === "best-sound") expect(plan.figures.sound).toBe(1);
+      expect(plan.figures).toMatchObject({ sound: 1, alone: 3, unplugged: 0 });
+    }
+  });
+
+  test("Receiver Den with a receiver that passes nothing on asleep: where ease counts most, the console goes to the screen in stereo", () => {
+    const den = demoJob("receiver-den");
+    const dark = { ...den, devices: den.devices.map((one) => (one.id === "receiver" ? without(one, "standby-pass") : one)) };
+    for (const preset of ["best-sound", "easiest-to-use"] as const) {
+      const plan = bestOf(dark, preset);
+      expect(Object.fromEntries(plan.places)).toMatchObject({ "disc-player": "receiver", "set-top-box": "television" });
+      expect(plan.places.get("console")).toBe(preset === "best-sound" ? "receiver" : "television");
     }
   });
 

@@ -31,6 +31,12 @@ export const withQuirks = (one: Device, ...quirks: readonly Quirk[]): Device => 
   control: { ...one.control, quirks: [...quirks] },
 });
 
+/** The same device without a setting: its maker gave it none. */
+export const without = (one: Device, setting: SettingKey): Device => ({
+  ...one,
+  settings: one.settings.filter(({ key }) => key !== setting),
+});
+
 /** A room of devices with plugs written as "player hdmi-out > tv hdmi1". */
 export function room(devices: readonly Device[], ...plugs: readonly string[]): Job {
   const bare: Job = { ...emptyJob("Room"), devices: [...devices] };

@@ -232,7 +232,8 @@ export function choicesOn(space: WiringSpace, { wires }: Topology, hub: Device):
     if (first?.key === "bluetooth" && !isPaired) return [];
     if (!hasLead || (first?.key !== "arc" && first?.key !== "earc")) return [values];
     const row = hub.settings.find(({ key }) => key === first.key);
-    return [row?.options.includes("off") ? [...values, { ...first, value: "off" }] : values];
+    const isTried = values.some(({ value }) => value === "off");
+    return [row?.options.includes("off") && !isTried ? [...values, { ...first, value: "off" }] : values];
   });
 }
 

@@ -1,4 +1,4 @@
-import type { Arrival, Question } from "@/core/chain";
+import { settingQuestion, type Arrival, type Question } from "@/core/chain";
 import type { Content, Device } from "@/core/device";
 import { present } from "@/core/outcome";
 import {
@@ -77,11 +77,11 @@ export function evaluateStandIn(
   const { id } = device;
   const share = contentShare(space.job);
   const wires = [...configuration.topology.wires, wire];
-  // Whether it can be watched alone depends on the wires, not on the player's settings.
+  // Whether it can be watched alone depends on the wires and on the sound system, not on the player's settings.
   const isAlone = isSeenAlone(space, jobWith(space, configuration.hubs, wires, [device]), device);
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const outcomes: StandInOutcome[] = [];
-  const questions = new Set<Question>();
+  const questions = new Set<Question>([settingQuestion(space.system.id, "standby-pass")]);
   const fewestMinutes = new Map<string | undefined, number>();
   for (const settings of combinations(choicesOf(device, false))) {
     const menus = menuEffort([device], settings);

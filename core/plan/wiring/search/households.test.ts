@@ -1,10 +1,11 @@
 import { describe, expect, test } from "vitest";
-import { device, withQuirks } from "@/demo/room-under-test";
+import { device, without, withQuirks } from "@/demo/room-under-test";
 import { withMoreSockets, type Device } from "@/core/device";
 import { applyCommand, emptyJob, type Brief, type Job } from "@/core/job";
 import { figureLines, givenUp, impossibleSchool } from "@/core/text";
 import { boxOfShelf, wiringSpace } from "../space";
 import { planCommand } from "../report";
+import type { WiringPlan } from "./plan-draft";
 import { searchPlans, type PlanSearch } from "./search";
 import { type Preset, PRESETS } from "../evaluation";
 
@@ -45,10 +46,19 @@ describe("sockets enough at the receiver and at a screen with ARC", () => {
     expect([plan.places.get("disc"), plan.places.get("console")]).toEqual(["receiver", "receiver"]);
   });
 
-  test("the screen hub is the one in which everything can be watched while the receiver sleeps, and it costs sound", () => {
-    const { plans } = planned(job, "easiest-to-use");
-    const screenHub = plans.find(({ school }) => school === "screen-hub");
-    const soundHub = plans.find(({ school }) => school === "sound-hub");
+  const asleep = (plan: WiringPlan | undefined) =>
+    plan?.settings.find(({ device: id, key }) => id === "receiver" && key === "standby-pass")?.value;
+  const hubs = ({ plans }: PlanSearch) => (["screen-hub", "sound-hub"] as const).map((hub) => plans.find(({ school }) => school === hub));
+
+  test("a receiver that can pass pictures on while it sleeps is set to, so that nobody has to wake it to watch", () => {
+    const [screenHub, soundHub] = hubs(planned(job, "easiest-to-use"));
+    expect([screenHub?.figures.alone, soundHub?.figures.alone]).toEqual([3, 3]);
+    expect([asleep(screenHub), asleep(soundHub)]).toEqual(["off", "on"]);
+  });
+
+  test("behind one that cannot, the screen hub is the one in which everything can be watched while it sleeps, and it costs sound", () => {
+    const dark = { ...job, devices: job.devices.map((one) => (one.id === "receiver" ? without(one, "standby-pass") : one)) };
+    const [screenHub, soundHub] = hubs(planned(dark, "easiest-to-use"));
     expect([screenHub?.figures.alone, soundHub?.figures.alone]).toEqual([3, 0]);
     expect(screenHub?.figures.ease).toBeGreaterThan(soundHub?.figures.ease ?? 1);
     expect(screenHub?.figures.sound).toBeLessThan(soundHub?.figures.sound ?? 0);

@@ -9,7 +9,7 @@ import { evaluateStandIn, outcomesOf, type PlugOutcome, type StandInOutcome, sta
 import { ACTS_SHARE, allowsRemotes } from "../evaluation";
 import { passedUpperBound, type PassedUpperBound } from "./passed-bound";
 import type { Plug } from "./plugs";
-import { equalsOf, jobWith, reachOf, seenAloneFrom, type StandIn, type Wire } from "../space";
+import { equalsOf, jobWith, mayPassAsleep, reachOf, seenAloneFrom, type StandIn, type Wire } from "../space";
 
 /** The bound of a plug as far as it is refined. */
 interface KnownBound {
@@ -182,7 +182,7 @@ export class PlugBounds {
     const { to, controlWire } = wire.cable;
     this.hearing ??= controlReachOf(space, jobWith(space, hubs, wires));
     const acts = actsUpperBound(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
-    this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires));
+    this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires), mayPassAsleep(space.system));
     const goes = { acts: acts.ease, alone: this.seenAlone(to) };
     const cap = passed ? most.ofPlayer(player.id, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player.id, goes);
     const sound = most.soundOfPlayer(player.id, { reach, wire }, passed ?? undefined);

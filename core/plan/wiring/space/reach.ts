@@ -22,12 +22,15 @@ export function isSeenAlone(space: WiringSpace, job: Job, player: Device): boole
   return socket !== null && seenAloneFrom(space, job)(socket);
 }
 
-/** The same of a player in a socket. */
+/**
+ * The same of a player in a socket.
+ * @param passes whether the sound system passes pictures on while it sleeps; as it is set among the devices where that is not given
+ */
 export function seenAloneFrom(
   { system, mainScreen }: WiringSpace,
   { devices, cables }: Pick<Job, "devices" | "cables">,
+  passes = passesAsleep(devices.find(({ id }) => id === system.id) ?? system),
 ): (socket: CableEnd) => boolean {
-  const passes = effectiveSetting(system, "standby-pass", "planned") === "on";
   const awake = devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
   const ways = new Ways(awake, cables);
   const known = new Map<string, boolean>();
@@ -38,6 +41,13 @@ export function seenAloneFrom(
     return found;
   };
 }
+
+/** Whether a sound system is set to pass pictures on while it sleeps. One that has no such setting is not known to. */
+const passesAsleep = (system: Device): boolean => effectiveSetting(system, "standby-pass", "planned") === "on";
+
+/** Whether it can be set so. */
+export const mayPassAsleep = (system: Device): boolean =>
+  passesAsleep(system) || system.settings.some(({ key, options }) => key === "standby-pass" && options.includes("on"));
 
 /** Hubs with the wires between them. */
 interface Joined {
