@@ -7,6 +7,7 @@ import { ensureBuild, ensureDependencies, root, run, say } from "./prepare.mjs";
 /** The unit tests of what is called proven, and of what is kept; those that can try more do so here. */
 const UNIT = [
   "demo/check.test.ts",
+  "core/plan/wiring/evaluation",
   "core/plan/wiring/search",
   "core/plan/wiring/explain",
   "core/plan/smallest-changes.test.ts",
