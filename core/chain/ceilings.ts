@@ -19,8 +19,11 @@ export function ceilingsOf(content: Content, best: Stream | null, system: Device
   if (withObjects && !isKept) reasons.push({ code: "no-object-decoder", device: system.id, objects: withObjects.objects });
   const widest = tracks.reduce<Bed>((most, { channels }) => (bedChannels(channels) > bedChannels(most) ? channels : most), "1.0");
   const speakers = soundingBed({ ...native, channels: widest }, system);
-  // Objects are placed into whatever speakers there are, so a bed wider than the speakers is no loss beside them.
-  if (!isKept && bedChannels(widest) > bedChannels(speakers))
+  const isFlat = !system.speakers?.heights;
+  if (withObjects && isKept && isFlat)
+    reasons.push({ code: "no-height-speakers", device: system.id, objects: withObjects.objects, have: system.speakers?.bed ?? "2.0" });
+  // Objects are placed into whatever speakers there are: where some are overhead, a bed wider than the others is no loss beside them.
+  if (!(isKept && !isFlat) && bedChannels(widest) > bedChannels(speakers))
     reasons.push({ code: "speakers-fewer", device: system.id, need: widest, have: speakers });
   // Even the best form falls short of what the speakers could sound: it is a decoder that is missing.
   const missing = isFull(best, content, system) ? null : whyNotPlay(native, system);

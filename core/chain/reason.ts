@@ -75,6 +75,8 @@ export type Reason =
   | { readonly code: "cannot-decode"; readonly device: string; readonly coding: Coding }
   | { readonly code: "speakers-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
   | { readonly code: "no-object-decoder"; readonly device: string; readonly objects: Objects }
+  /** Objects are decoded, and play from the speakers around the listener alone. */
+  | { readonly code: "no-height-speakers"; readonly device: string; readonly objects: Objects; readonly have: Bed }
   | { readonly code: "no-return-socket"; readonly device: string; readonly port: string }
   | { readonly code: "no-return-wire"; readonly cable: string }
   | { readonly code: "return-off"; readonly device: string; readonly setting: "arc" | "cec"; readonly because: readonly ReturnLimit[] }

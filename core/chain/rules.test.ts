@@ -207,6 +207,27 @@ describe("the sound system's own limits", () => {
     ]);
   });
 
+  test.each([
+    ["5.1", 0, "5.1", ["no-height-speakers", "speakers-fewer"]],
+    ["7.1", 0, "7.1", ["no-height-speakers"]],
+    ["5.1", 2, "5.1.2", []],
+  ] as const)(
+    "7.1 with objects on %s speakers and %i heights plays as %s; what is missing is a ceiling",
+    (bed, heights, layout, ceilings) => {
+      const joined = room({ disc: "disc-player-4k", receiver: "receiver-72", tv: "tv-earc" }, [
+        ["disc hdmi-out", "receiver hdmi-in1"],
+        ["receiver hdmi-out", "tv hdmi1"],
+      ]);
+      const job = changed(joined, "receiver", (receiver) => ({
+        ...receiver,
+        speakers: { bed, heights, delayMs: receiver.speakers?.delayMs ?? null, later: [] },
+      }));
+      const film = arrivalsOf(job).find(({ content }) => content.id === "film-truehd-atmos");
+      expect(film).toMatchObject({ verdict: "full", arrives: { channels: "7.1", objects: "atmos" }, plays: { layout } });
+      expect(film?.losses.map(({ reason, scope }) => [reason.code, scope])).toEqual(ceilings.map((code) => [code, "ceiling"]));
+    },
+  );
+
   test("an upmixer fills speakers and restores nothing", () => {
     const job = changed(demoJob("attic-screen"), "bar", (bar) => ({
       ...bar,

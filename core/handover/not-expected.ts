@@ -38,6 +38,7 @@ function causeOf(job: Job, reason: Reason): PlainCause | null {
     case "cannot-decode":
     case "not-listed":
     case "speakers-fewer":
+    case "no-height-speakers":
     case "no-object-decoder":
       return { because: "speakers", device: name(reason.device) };
     case "link-capacity":

@@ -7,7 +7,7 @@ import { nextAct, openQuestions, type NextAct } from "@/core/survey";
 import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
 
 /** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made again. */
-export const DOCKET_VERSION = 4;
+export const DOCKET_VERSION = 5;
 
 /** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
 export interface DocketSummary {

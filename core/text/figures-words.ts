@@ -21,6 +21,7 @@ export const LOSS_WORDS: Readonly<Record<Reason["code"], string>> = {
   "cannot-decode": "Sound system cannot decode it",
   "speakers-fewer": "Fewer speakers",
   "no-object-decoder": "No decoder for objects",
+  "no-height-speakers": "No height speakers",
   "no-return-socket": "No return socket",
   "no-return-wire": "No return wires",
   "return-off": "Return channel off",

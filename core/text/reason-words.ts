@@ -85,6 +85,8 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return `${name(reason.device)} cannot decode ${codingName(reason.coding)}.`;
     case "speakers-fewer":
       return `${name(reason.device)} plays ${reason.have}; the content has ${reason.need}. That is the limit of the sound system itself.`;
+    case "no-height-speakers":
+      return `${name(reason.device)} has no height speakers: the objects play from its ${reason.have} speakers. That is the limit of the sound system itself.`;
     case "no-object-decoder":
       return `${name(reason.device)} has no decoder for these objects. That is the limit of the sound system itself.`;
     case "no-return-socket":
@@ -167,6 +169,8 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return `cannot decode ${codingName(reason.coding)}`;
     case "speakers-fewer":
       return `plays ${reason.have} of ${reason.need}`;
+    case "no-height-speakers":
+      return "no height speakers";
     case "no-object-decoder":
       return "no object decoder";
     case "no-return-socket":
@@ -223,6 +227,8 @@ export function reasonRemedy(job: Job, reason: Reason): string | null {
     case "no-way":
     case "not-connected":
       return "Connect the two with a cable on the Patch page, or move the player to another input.";
+    case "no-height-speakers":
+      return "Only height speakers play more, where the sound system can drive them.";
     case "speakers-fewer":
     case "no-object-decoder":
       return "Only another sound system plays more.";
