@@ -135,7 +135,8 @@ export function planProof({
   schoolsProven,
   check,
   beyond = 0,
-}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond">>): string {
+  leadsTried = true,
+}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond" | "leadsTried">>): string {
   if (plans.length === 0)
     return proven
       ? "No plan satisfies everything that is required, pinned and ruled out."
@@ -144,6 +145,8 @@ export function planProof({
     schoolsProven || plans.length < 2 ? "" : " The other approaches were not searched completely: each may have a better version.";
   if (beyond > 0)
     return `Not proven: ${plural(beyond, "change")} of a kind that the search does not cover ${beyond === 1 ? "makes" : "make"} it better than every plan searched.${checked(check)}${others}`;
+  if (!leadsTried && gap === 0)
+    return `Best of all ways to plug this room by HDMI with the boxes at hand. There was no time to try every sound cable of a player’s own.${checked(check)}${others}`;
   return proven
     ? `Proven best for these weights, of all ways to plug this room with the boxes at hand.${checked(check)}${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} tried, a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;

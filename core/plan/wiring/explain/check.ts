@@ -20,8 +20,8 @@ import {
   type Weights,
   wireEffort,
 } from "../evaluation";
-import type { WiringPlan } from "../search";
-import { sitsIn, type WiringSpace } from "../space";
+import { schoolsWanted, type WiringPlan } from "../search";
+import { isLead, sitsIn, type WiringSpace } from "../space";
 
 /** A room that differs from a plan by one change and is worth more by the same weights. */
 export interface BetterNeighbour {
@@ -60,7 +60,7 @@ export function checkPlan(space: WiringSpace, weights: Weights, plan: WiringPlan
 }
 
 /** A new cable never takes the name of one that was found and pulled out: by that name it would count as the same. */
-function withOwnNames(space: WiringSpace, before: Job, job: Job): Job {
+export function withOwnNames(space: WiringSpace, before: Job, job: Job): Job {
   const taken = new Set([...space.job.cables, ...job.cables].map(({ id }) => id));
   const isNew = ({ id }: Cable) => !before.cables.some((cable) => cable.id === id) && space.job.cables.some((cable) => cable.id === id);
   return { ...job, cables: job.cables.map((cable) => (isNew(cable) ? { ...cable, id: freeId(cable.id, taken) } : cable)) };
@@ -72,7 +72,10 @@ function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): rea
   const inPlaces = boxes
     .filter(({ isThere }) => !isThere)
     .flatMap(({ device }) => (device.archetype ? purchases(job, device.archetype) : []));
-  return [...possibleChanges(job), ...inPlaces].filter(({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"));
+  // A box that is bought comes with a cable.
+  return [...possibleChanges(job), ...(noCables ? [] : inPlaces)].filter(
+    ({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"),
+  );
 }
 
 /**
@@ -80,7 +83,7 @@ function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): rea
  * @param mustSound a room in which nothing comes from the sound system is none, for another one is heard
  */
 export function worthOfRoom(space: WiringSpace, weights: Weights, job: Job, mustSound = false): number | null {
-  if (breaksBond(space, job)) return null;
+  if (breaksBond(space, job) || isUnwantedLead(space, job)) return null;
   const solved = solve(job, "planned");
   if (!isUsed(space, job, solved.rows)) return null;
   const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
@@ -109,6 +112,17 @@ const breaksBond = ({ bonds, players, job: before }: WiringSpace, job: Job): boo
     if (bond.bond === "pin") return sits ? !isThere || (bond.port !== null && sits.port !== bond.port) : false;
     return isThere;
   }) || before.brief.mustStay.some((id) => !job.devices.some((device) => device.id === id));
+
+/** Whether a player has a new lead for sound into the sound system, where no separate sound cable is wanted. */
+const isUnwantedLead = (space: WiringSpace, { cables }: Job): boolean =>
+  !schoolsWanted(space).includes("side-cable") &&
+  cables.some(
+    (cable) =>
+      isLead(cable) &&
+      cable.to.device === space.system.id &&
+      space.players.some(({ id }) => id === cable.from.device) &&
+      !space.fixedCables.some(({ id }) => id === cable.id),
+  );
 
 /** What it takes to come from the room as it was found to this one, by what differs between the two. */
 export function effortOf(space: WiringSpace, job: Job): Effort {

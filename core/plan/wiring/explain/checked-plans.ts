@@ -4,6 +4,7 @@ import type { Job } from "@/core/job";
 import { checkPlan, effortOf, type PlanCheck } from "./check";
 import { figuresOf, solvedRoom, type Weights } from "../evaluation";
 import { menusOf, type SettingChoice, sitsIn, suppliedBy, type Wire, type WiringSpace } from "../space";
+import { searchOwnLeads } from "./own-leads";
 import { type PlanOptions, type PlanSearch, searchPlans, toBuy, type WiringPlan } from "../search";
 
 /** A search whose best plan was judged from outside: every single change to it was played, and none is better. */
@@ -12,21 +13,30 @@ export interface CheckedSearch extends PlanSearch {
   readonly check: PlanCheck | null;
   /** Settings, leads and plugs that the search does not think of and that were taken over because they are better: so many. */
   readonly beyond: number;
+  /** No lead for sound from a player itself, beside its HDMI, would make it better; false: there was no time for all of them. */
+  readonly leadsTried: boolean;
 }
+
+/** However long the search took, this share of its time is left for leads of players. */
+const LEADS_SHARE = 1 / 3;
 
 /** More single changes than this, one after the other, are not taken over. */
 const MOST_TURNS = 12;
 
 /**
- * The plans of a room, the best of them judged by its neighbours and improved by what the search does not think of, such as
- * a player's own optical lead beside its HDMI. With
- * such a change, or where a box would still be better, the plan is not called proven.
+ * The plans of a room. The best of them is compared with what a lead for sound from a player itself would bring, judged by its neighbours,
+ * and improved by what the search does not think of; with such a change, or where a box would still be better, it is not called proven.
  */
 export function checkedPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): CheckedSearch {
+  const { clock, mostMs = Infinity } = options;
+  const begun = clock?.() ?? 0;
   const found = searchPlans(space, weights, options);
   const [first, ...others] = found.plans;
-  if (!first) return { ...found, check: null, beyond: 0 };
-  let best = first;
+  if (!first) return { ...found, check: null, beyond: 0, leadsTried: true };
+  const left = clock ? mostMs - (clock() - begun) : Infinity;
+  const leads = searchOwnLeads(space, weights, first, { ...(clock ? { clock } : {}), mostMs: Math.max(left, mostMs * LEADS_SHARE) });
+  const winner = leads.better && planAs(space, leads.better.plan, leads.better.plan.job, leads.better.points);
+  let best = winner ?? first;
   let check = checkPlan(space, weights, best);
   let beyond = 0;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
@@ -36,15 +46,16 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
     beyond += 1;
     check = checkPlan(space, weights, best);
   }
-  const isProven = found.proven && check.better.length === 0 && beyond === 0;
+  const isProven = found.proven && check.better.length === 0 && beyond === 0 && leads.isWhole;
   const [more] = check.better;
   return {
     ...found,
-    plans: [best, ...others],
+    plans: [best, ...(winner ? found.plans.filter(({ school }) => school !== winner.school) : others)],
     proven: isProven,
     gap: isProven || !found.proven || !more ? found.gap : (100 * more.more) / Math.max(1, best.points),
     check,
     beyond,
+    leadsTried: leads.isWhole,
   };
 }
 

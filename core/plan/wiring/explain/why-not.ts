@@ -1,7 +1,8 @@
 import type { Device } from "@/core/device";
-import { type PlanOptions, type PlanSearch, searchPlans, type WiringPlan } from "../search";
+import type { PlanOptions, PlanSearch, WiringPlan } from "../search";
 import type { Bond, WiringSpace } from "../space";
 import type { Weights } from "../evaluation";
+import { checkedPlans } from "./checked-plans";
 
 /** What becomes of a room when something that a person asks about is forced. */
 export interface WhyNot {
@@ -43,7 +44,7 @@ export function whyNot(
   options: PlanOptions = {},
 ): WhyNot {
   const bound = { ...space, bonds: [...space.bonds, forced] };
-  const found = searchPlans(forced.bond === "use-setting" ? withSetting(bound, forced) : bound, weights, { ...options, onlyBest: true });
+  const found = checkedPlans(forced.bond === "use-setting" ? withSetting(bound, forced) : bound, weights, { ...options, onlyBest: true });
   const best = found.plans[0] ?? null;
   const top = before.plans[0];
   return { best, proven: found.proven, behind: best && top ? top.points - best.points : null };

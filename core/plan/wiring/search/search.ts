@@ -37,6 +37,8 @@ export interface PlanOptions {
   readonly anyPlan?: boolean;
   /** Only the winner is wanted: the other schools are not searched for their own best. */
   readonly onlyBest?: boolean;
+  /** Only plans with more points than this are looked for; another one may be found on the way. */
+  readonly floor?: number;
 }
 
 /**
@@ -45,7 +47,7 @@ export interface PlanOptions {
  * further ones are examined only while their bound beats the incumbent of their school. See docs/planner.md.
  */
 export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
-  const { clock, mostMs = Infinity, onlyBest = false, anyPlan = false } = options;
+  const { clock, mostMs = Infinity, onlyBest = false, anyPlan = false, floor = -Infinity } = options;
   const context = newContext(space, weights);
   const begun = clock?.() ?? 0;
   const found = new Found(options);
@@ -60,7 +62,8 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     counts: looked,
     keep: (room) => found.keep(room && (room.figures.heard || !mustSound) ? room : null),
   });
-  const toWin = run(() => found.points);
+  const toBeat = () => Math.max(floor, found.points);
+  const toWin = run(toBeat);
   const wanted = schoolsWanted(space);
   const topologiesOn = (by: PlanContext, sets: ReturnType<typeof boxSets>): readonly BoundedTopology[] =>
     [...topologiesOf(space, sets)].flatMap((topology) => {
@@ -77,20 +80,14 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const bounded = topologiesOn(withPictureBounds(context), sets);
   // And a fair one from that which promises most, so that a search that runs out of time has something to show.
   const [promising] = bounded.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
-  const fair = promising && !isOver() ? firstPlan(context, promising, found.points) : null;
+  const fair = promising && !isOver() ? firstPlan(context, promising, toBeat()) : null;
   if (fair) toWin.keep(fair);
   const heard = explore(toWin, bounded.filter(hasSound), isOver);
   // A plan without any sound counts only where no other has any.
-  const isSilent = found.best.size === 0;
+  const isSilent = found.best.size === 0 && floor === -Infinity;
   const pending = bounded.filter((one) => isSilent || hasSound(one));
-  const silent = isSilent
-    ? explore(
-        run(() => found.points, false),
-        pending,
-        isOver,
-      )
-    : -Infinity;
-  const gap = gapOf(Math.max(heard, silent), found.points);
+  const silent = isSilent ? explore(run(toBeat, false), pending, isOver) : -Infinity;
+  const gap = gapOf(Math.max(heard, silent), toBeat());
   const provenAfter = clock ? clock() - begun : null;
   // The winner is known; now the best of every other school, for comparison.
   const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);

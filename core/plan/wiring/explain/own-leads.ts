@@ -1,0 +1,89 @@
+import { applyCommand, type Cable, freeId, freeJoins, type Job, sameEnd } from "@/core/job";
+import { allowedKinds } from "../../wished";
+import { effortPoints, type Weights, wireEffort } from "../evaluation";
+import { equalsOf, wiringSpace, type WiringSpace } from "../space";
+import { type PlanOptions, schoolsWanted, searchPlans, type WiringPlan } from "../search";
+import type { School } from "../topology";
+import { worthOfRoom } from "./check";
+
+/** What came of looking for a plan with a lead for sound from a player itself, beside its HDMI. */
+export interface OwnLeadSearch {
+  /** A plan that is better than the given one, with its points; null: none was found. */
+  readonly better: { readonly plan: WiringPlan; readonly points: number } | null;
+  /** Every such lead was looked at. */
+  readonly isWhole: boolean;
+}
+
+const ALIKE = 1e-6;
+/** A plan with such a lead is one with a separate sound cable. */
+const SCHOOL: School = "side-cable";
+
+/**
+ * Looks for a plan in which one player sends its sound into the sound system by a lead of its own. The search of a space gives a player one
+ * plug; so each lead in turn is laid, and the space in which it stays is searched for what beats the given plan.
+ */
+export function searchOwnLeads(
+  space: WiringSpace,
+  weights: Weights,
+  best: WiringPlan,
+  options: Pick<PlanOptions, "clock" | "mostMs">,
+): OwnLeadSearch {
+  const { clock, mostMs = Infinity } = options;
+  const begun = clock?.() ?? 0;
+  let [better, isWhole]: [OwnLeadSearch["better"], boolean] = [null, true];
+  for (const { job, lead } of roomsWithLead(space)) {
+    const left = clock ? mostMs - (clock() - begun) : Infinity;
+    if (left <= 0) return { better, isWhole: false };
+    const within = wiringSpace(job, { boxes: space.boxes, cables: space.vanCables }, { ...space, bonds: bondsBeside(space) });
+    if (!within) continue;
+    const top = better?.points ?? best.points;
+    const cost = lead ? effortPoints(wireEffort(space, { cable: lead, existing: null }), weights) : 0;
+    const found = searchPlans(within, weights, { ...options, mostMs: left, onlyBest: true, floor: top + cost });
+    isWhole &&= found.proven;
+    const [plan] = found.plans;
+    const points = plan ? worthOfRoom(space, weights, plan.job, best.figures.heard) : null;
+    if (plan && points !== null && points > top + ALIKE) better = { plan: lead ? { ...plan, school: SCHOOL } : plan, points };
+  }
+  return { better, isWhole };
+}
+
+/** Wishes about schools are met by the lead itself. */
+const bondsBeside = ({ bonds }: WiringSpace): WiringSpace["bonds"] =>
+  bonds.filter((one) => one.bond !== "use-school" && !(one.bond === "forbid-school" && one.school === SCHOOL));
+
+/** A room to be planned in which leads of players stay: with one more, or without one that is there. */
+interface RoomWithLead {
+  readonly job: Job;
+  readonly lead: Cable | null;
+}
+
+/** The job with each lead for sound that a player could have into the sound system, and the same without those that are there. */
+function roomsWithLead(space: WiringSpace): readonly RoomWithLead[] {
+  const isOwn = ({ from }: Cable) => space.players.some(({ id }) => id === from.device);
+  const bare = { ...space.job, cables: space.job.cables.filter((cable) => !(isOwn(cable) && space.fixedCables.includes(cable))) };
+  const leads = withOneMore(space, space.job);
+  return bare.cables.length === space.job.cables.length ? leads : [...leads, { job: bare, lead: null }, ...withOneMore(space, bare)];
+}
+
+/** One lead of each kind, in sockets that are free once everything is pulled that a plan may pull. */
+function withOneMore(space: WiringSpace, job: Job): readonly RoomWithLead[] {
+  const { system, players, bonds } = space;
+  if (!schoolsWanted(space).includes(SCHOOL)) return [];
+  if (!allowedKinds(job).includes("cable") || bonds.some(({ bond }) => bond === "forbid-new-cables")) return [];
+  const bare: Job = { ...job, cables: job.cables.filter((cable) => !space.existing.includes(cable)) };
+  const seen = new Set<string>();
+  return freeJoins(bare).flatMap(({ from, to, command }): RoomWithLead[] => {
+    const index = players.findIndex(({ id }) => id === from.device);
+    const [out, into] = [players[index]?.ports.find(({ id }) => id === from.port), system.ports.find(({ id }) => id === to.port)];
+    if (to.device !== system.id || !out || !into || out.connector === "hdmi" || into.connector === "hdmi") return [];
+    // Of equal players, and of equal sockets, one stands for all.
+    const key = [equalsOf(space, from.device)[0] ?? index, out.connector, into.connector].join(" ");
+    const applied = seen.has(key) ? null : applyCommand(bare, command);
+    const lead = applied?.ok ? applied.value.job.cables.find(({ from: end }) => sameEnd(end, from)) : undefined;
+    if (!lead) return [];
+    seen.add(key);
+    const others = job.cables.filter((cable) => !sameEnd(cable.to, to) && !sameEnd(cable.from, from));
+    const taken = new Set([...space.job.cables, ...job.cables].map(({ id }) => id));
+    return [{ job: { ...job, cables: [...others, { ...lead, id: freeId(lead.id, taken) }] }, lead }];
+  });
+}
