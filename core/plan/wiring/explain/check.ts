@@ -153,9 +153,9 @@ function wireOf(space: WiringSpace, cable: Cable, was: Cable | undefined): Effor
   return wireEffort(space, { cable, existing: isSame ? was : null });
 }
 
-/** Settings that stand otherwise than they were found. */
+/** Settings that stand otherwise than they were found, at a bought box otherwise than it comes. */
 const menus = (found: readonly Device[], job: Job): number =>
-  found.reduce((sum, before) => {
-    const now = job.devices.find(({ id }) => id === before.id);
-    return sum + before.settings.filter(({ key, found: value }) => now && effectiveSetting(now, key, "planned") !== value).length;
+  job.devices.reduce((sum, now) => {
+    const before = found.find(({ id }) => id === now.id) ?? now;
+    return sum + before.settings.filter(({ key, found: value }) => effectiveSetting(now, key, "planned") !== value).length;
   }, 0);

@@ -63,7 +63,7 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
 function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number): WiringPlan {
   const settings = settingsOf(space.job, job, plan.settings);
   const wires = wiresOf(space, job, plan.wires);
-  const menus = menusOf(space.job.devices, settings);
+  const menus = menusOf(job.devices, settings);
   const room = solvedRoom(space, solve(job, "planned"));
   const figures = figuresOf(space, room, effortOf(space, job), { menus, toBuy: toBuy(plan.boxes, wires) });
   const places = new Map(space.players.map((player) => [player.id, sitsIn(job, player)?.device ?? null]));

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { device, without } from "@/demo/room-under-test";
+import { device, room, without } from "@/demo/room-under-test";
 import type { Device } from "@/core/device";
 import { applyCommand, emptyJob, type Brief, type Job } from "@/core/job";
 import { boxOfShelf, wiringSpace } from "../space";
@@ -34,6 +34,19 @@ describe("what the brief wishes of plans", () => {
       ...arc,
     );
     expect(best(heavy).plan?.places.get("disc")).toBe("tv");
+  });
+
+  test("a box that may be bought comes with its cables, though no other cable may be", () => {
+    const found = room(
+      [device("projector", "projector"), device("bar-arc-optical", "bar"), device("streamer-4k", "streamer")],
+      "streamer hdmi-out > projector hdmi1",
+    );
+    const boxed = best({ ...found, brief: { ...found.brief, mayBuy: ["box"] } }, { extractor: 60 });
+    expect(boxed).toMatchObject({ proven: true, plan: { figures: { heard: true, unplugged: 0 } } });
+    expect(boxed.plan?.boxes.map(({ device: { archetype } }) => archetype)).toEqual(["extractor"]);
+    // Whoever wants no new cable at all gets none with a box either.
+    const none = best({ ...found, brief: { ...found.brief, mayBuy: ["box"], bonds: [{ bond: "forbid-new-cables" }] } }, { extractor: 60 });
+    expect(none.plan?.figures.heard).toBe(false);
   });
 
   test("a hope that every plan fulfils adds the same to all of them", () => {

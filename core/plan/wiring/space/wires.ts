@@ -79,7 +79,7 @@ function wiresOf(space: WiringSpace, job: Job, from: CableEnd, to: CableEnd): re
     return existing.length || whyNotPlug(free, from, to) ? existing : newWire(free, from, to, "bluetooth", "there");
   const wide = out.connector === "hdmi" && out.plug === "wide";
   if (existing.some(({ cable }) => isBest(cable, wide))) return existing;
-  if (!mayLay(space)) return [...existing, ...moved];
+  if (!mayLay(space, from, to)) return [...existing, ...moved];
   if (whyNotLay(free, from, to) !== null) return existing;
   const usual = newWire(free, from, to, wide ? "hdmi-extender" : undefined);
   return [
@@ -109,5 +109,9 @@ const isBest = (cable: Cable, wide: boolean): boolean =>
   cable.class === "hdmi-extender" ||
   (cable.class === "ultra-high-speed" && cable.returnWires === "earc" && cable.controlWire && !isTooLong(cable));
 
-const mayLay = ({ job, bonds }: WiringSpace): boolean =>
-  job.brief.mayBuy.includes("cable") && !bonds.some(({ bond }) => bond === "forbid-new-cables");
+/** Whether a new cable may be laid: where cables may be bought, and to a bought box, which comes with its cables. */
+const mayLay = ({ job, bonds, boxes }: WiringSpace, ...ends: readonly CableEnd[]): boolean => {
+  const { mayBuy } = job.brief;
+  const isAtBox = ends.some((end) => boxes.some(({ device, isThere }) => !isThere && device.id === end.device));
+  return (mayBuy.includes("cable") || (mayBuy.includes("box") && isAtBox)) && !bonds.some(({ bond }) => bond === "forbid-new-cables");
+};
