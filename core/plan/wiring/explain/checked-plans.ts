@@ -60,7 +60,7 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
 }
 
 /** The same plan with its room changed: its settings, wires and figures are read off the room. */
-function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number): WiringPlan {
+export function planAs(space: WiringSpace, plan: WiringPlan, job: Job, points: number): WiringPlan {
   const settings = settingsOf(space.job, job, plan.settings);
   const wires = wiresOf(space, job, plan.wires);
   const menus = menusOf(job.devices, settings);

@@ -1,8 +1,9 @@
 import type { Device } from "@/core/device";
-import type { PlanOptions, PlanSearch, WiringPlan } from "../search";
+import { type PlanOptions, type PlanSearch, searchPlans, type WiringPlan } from "../search";
 import type { Bond, WiringSpace } from "../space";
 import type { Weights } from "../evaluation";
-import { checkedPlans } from "./checked-plans";
+import { planAs } from "./checked-plans";
+import { searchOwnLeads } from "./own-leads";
 
 /** What becomes of a room when something that a person asks about is forced. */
 export interface WhyNot {
@@ -44,8 +45,11 @@ export function whyNot(
   options: PlanOptions = {},
 ): WhyNot {
   const bound = { ...space, bonds: [...space.bonds, forced] };
-  const found = checkedPlans(forced.bond === "use-setting" ? withSetting(bound, forced) : bound, weights, { ...options, onlyBest: true });
-  const best = found.plans[0] ?? null;
+  const within = forced.bond === "use-setting" ? withSetting(bound, forced) : bound;
+  const found = searchPlans(within, weights, { ...options, onlyBest: true });
+  const [first] = found.plans;
+  const leads = first ? searchOwnLeads(within, weights, first, options) : null;
+  const best = leads?.better ? planAs(within, leads.better.plan, leads.better.plan.job, leads.better.points) : (first ?? null);
   const top = before.plans[0];
-  return { best, proven: found.proven, behind: best && top ? top.points - best.points : null };
+  return { best, proven: found.proven && (leads?.isWhole ?? true), behind: best && top ? top.points - best.points : null };
 }
