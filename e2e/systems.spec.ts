@@ -39,7 +39,7 @@ test("two screens get a row each, and a change for the picture is offered with w
   });
   const { id } = (await imported.json()) as { id: string };
   await page.goto(`/jobs/${id}/arrivals`);
-  await expect(row(page, /^Streamer, film on Desk monitor.*All of it/)).toBeVisible();
+  await expect(row(page, /^Streamer, film on Desk monitor.*All it can play/)).toBeVisible();
   await row(page, /^Streamer, film on Projector/).click();
   await expect(page.getByText("picture not guaranteed").first()).toBeVisible();
   await page.getByRole("button", { name: /^Try it: Change the cable Matrix to Projector for hybrid optical HDMI/ }).click();
