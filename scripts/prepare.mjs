@@ -74,7 +74,7 @@ function ensureCompiler() {
 
 /**
  * Runs `npm ci` where the installed packages are not those of the lock file, then begins to compile the database. The promise it returns
- * holds once that is done; whatever needs no database may go on beside it.
+ * holds once that is done; whatever needs no database may go on beside it. Null: all of it is there.
  */
 export function beginDependencies() {
   const [major = 0, minor = 0] = process.versions.node.split(".").map(Number);
@@ -84,7 +84,7 @@ export function beginDependencies() {
     .digest("hex");
   const mark = join(root, "node_modules", ".octachord-lock");
   const binding = join(root, "node_modules", "sqlite3", "build", "Release", "node_sqlite3.node");
-  if (existsSync(mark) && readFileSync(mark, "utf8") === lock && existsSync(binding)) return Promise.resolve();
+  if (existsSync(mark) && readFileSync(mark, "utf8") === lock && existsSync(binding)) return null;
   ensureCompiler();
   say("installing packages");
   if (!runSlowly(npm, ["ci", "--ignore-scripts", "--no-audit", "--no-fund", "--loglevel=error"]))
@@ -100,9 +100,10 @@ export function beginDependencies() {
 
 /** The same, until all of it is done. */
 export async function ensureDependencies() {
-  const done = beginDependencies();
+  const compiled = beginDependencies();
+  if (!compiled) return;
   const pulse = startPulse();
-  await done;
+  await compiled;
   pulse.kill();
 }
 

@@ -16,14 +16,14 @@ export function ceilingsOf(content: Content, best: Stream | null, system: Device
   const reasons: Reason[] = [];
   const withObjects = tracks.find((track) => track.objects !== "none");
   const isKept = keepsObjects(best, system);
+  const isOverhead = isKept && (system.speakers?.heights ?? 0) > 0;
   if (withObjects && !isKept) reasons.push({ code: "no-object-decoder", device: system.id, objects: withObjects.objects });
+  else if (withObjects && !isOverhead)
+    reasons.push({ code: "no-height-speakers", device: system.id, objects: withObjects.objects, have: system.speakers?.bed ?? "2.0" });
   const widest = tracks.reduce<Bed>((most, { channels }) => (bedChannels(channels) > bedChannels(most) ? channels : most), "1.0");
   const speakers = soundingBed({ ...native, channels: widest }, system);
-  const isFlat = !system.speakers?.heights;
-  if (withObjects && isKept && isFlat)
-    reasons.push({ code: "no-height-speakers", device: system.id, objects: withObjects.objects, have: system.speakers?.bed ?? "2.0" });
   // Objects are placed into whatever speakers there are: where some are overhead, a bed wider than the others is no loss beside them.
-  if (!(isKept && !isFlat) && bedChannels(widest) > bedChannels(speakers))
+  if (!isOverhead && bedChannels(widest) > bedChannels(speakers))
     reasons.push({ code: "speakers-fewer", device: system.id, need: widest, have: speakers });
   // Even the best form falls short of what the speakers could sound: it is a decoder that is missing.
   const missing = isFull(best, content, system) ? null : whyNotPlay(native, system);

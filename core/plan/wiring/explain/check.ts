@@ -4,7 +4,7 @@ import { applyCommand, freeId, sameEnd, type Cable, type Job } from "@/core/job"
 import { possibleChanges, type Change } from "../../changes";
 import { purchases } from "../../purchase";
 import { allowedKinds } from "../../wished";
-import { isMatrix, showsOn } from "../topology";
+import { isMatrix, schoolsWanted, showsOn } from "../topology";
 import {
   addEffort,
   boxEffort,
@@ -20,7 +20,7 @@ import {
   type Weights,
   wireEffort,
 } from "../evaluation";
-import { schoolsWanted, type WiringPlan } from "../search";
+import type { WiringPlan } from "../search";
 import { isLead, sitsIn, type WiringSpace } from "../space";
 
 /** A room that differs from a plan by one change and is worth more by the same weights. */
@@ -38,7 +38,7 @@ export interface PlanCheck {
 }
 
 /** Points closer than this are equal. */
-const ALIKE = 1e-6;
+export const ALIKE = 1e-6;
 
 /**
  * Judges a plan from outside the search: every room that differs from it by one setting, plug, removal, cable or box, as far as the brief
@@ -66,16 +66,20 @@ export function withOwnNames(space: WiringSpace, before: Job, job: Job): Job {
   return { ...job, cables: job.cables.map((cable) => (isNew(cable) ? { ...cable, id: freeId(cable.id, taken) } : cable)) };
 }
 
-function neighboursOf({ job: before, boxes, bonds }: WiringSpace, job: Job): readonly Change[] {
-  const kinds = allowedKinds(before);
-  const noCables = bonds.some(({ bond }) => bond === "forbid-new-cables");
-  const inPlaces = boxes
-    .filter(({ isThere }) => !isThere)
-    .flatMap(({ device }) => (device.archetype ? purchases(job, device.archetype) : []));
+const forbidsCables = ({ bonds }: WiringSpace): boolean => bonds.some(({ bond }) => bond === "forbid-new-cables");
+
+/** Every single setting, plug and cable of a room that the brief lets be otherwise. */
+export function allowedChanges(space: WiringSpace, job: Job): readonly Change[] {
+  const kinds = allowedKinds(space.job);
+  return possibleChanges(job).filter(({ kind }) => kinds.includes(kind) && !(kind === "cable" && forbidsCables(space)));
+}
+
+function neighboursOf(space: WiringSpace, job: Job): readonly Change[] {
   // A box that is bought comes with a cable.
-  return [...possibleChanges(job), ...(noCables ? [] : inPlaces)].filter(
-    ({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"),
-  );
+  const mayBuyBoxes = allowedKinds(space.job).includes("box") && !forbidsCables(space);
+  const bought = mayBuyBoxes ? space.boxes.filter(({ isThere }) => !isThere) : [];
+  const inPlaces = bought.flatMap(({ device }) => (device.archetype ? purchases(job, device.archetype) : []));
+  return [...allowedChanges(space, job), ...inPlaces];
 }
 
 /**

@@ -4,11 +4,9 @@ import { anyRoom, anySpace } from "@/demo/any-room-under-test";
 import { tries } from "@/demo/tries-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { applyCommand, type Brief, type Job } from "@/core/job";
-import { possibleChanges } from "../../changes";
-import { allowedKinds } from "../../wished";
 import { PRESETS, type Weights, weightsOf } from "../evaluation";
 import { wiringSpace, type WiringSpace } from "../space";
-import { withOwnNames, worthOfRoom } from "./check";
+import { allowedChanges, withOwnNames, worthOfRoom } from "./check";
 import { checkedPlans } from "./checked-plans";
 
 /**
@@ -18,13 +16,11 @@ import { checkedPlans } from "./checked-plans";
 
 /** The highest worth of any room on a way that some numbers lead. */
 function climbed(space: WiringSpace, weights: Weights, from: Job, tape: readonly number[], mustSound: boolean): number {
-  const kinds = allowedKinds(space.job);
-  const noCables = space.bonds.some(({ bond }) => bond === "forbid-new-cables");
   let job = from;
   let worth = worthOfRoom(space, weights, job, mustSound) ?? -Infinity;
   let best = worth;
   for (const [step, number] of tape.entries()) {
-    const open = possibleChanges(job).filter(({ kind }) => kinds.includes(kind) && !(noCables && kind === "cable"));
+    const open = allowedChanges(space, job);
     const change = open[number % Math.max(1, open.length)];
     const applied = change && applyCommand(job, change.command);
     if (!applied?.ok) continue;
@@ -85,5 +81,15 @@ describe("a lead for sound from the player itself", () => {
   test("is not where no cable may be bought, or no separate sound cable is wanted", () => {
     for (const more of [{ mayBuy: [] }, { bonds: [...(brief.bonds ?? []), { bond: "forbid-school" as const, school: "side-cable" }] }])
       expect(best(more as Partial<Brief>).cables.filter((cable) => cable.startsWith("disc optical-out"))).toEqual([]);
+  });
+
+  test("that is there is thought away too, and what is asked of the plan's school still holds", () => {
+    const laid = room(job.devices, "disc optical-out > receiver optical-in", "disc hdmi-out > tv hdmi1");
+    for (const school of ["screen-hub", "sound-hub", "mixed"] as const) {
+      const space = wiringSpace(laid, { boxes: [] }, { bonds: [{ bond: "use-school", school }] });
+      if (!space) throw new Error("nothing to plan");
+      const { plans } = checkedPlans(space, PRESETS["best-sound"], { onlyBest: true });
+      expect(plans.map((plan) => plan.school)).toEqual(plans.length ? [school] : []);
+    }
   });
 });

@@ -1,20 +1,19 @@
 import { applyCommand, type Cable, freeId, freeJoins, type Job, sameEnd } from "@/core/job";
-import { allowedKinds } from "../../wished";
 import { effortPoints, type Weights, wireEffort } from "../evaluation";
-import { equalsOf, wiringSpace, type WiringSpace } from "../space";
-import { type PlanOptions, schoolsWanted, searchPlans, type WiringPlan } from "../search";
-import type { School } from "../topology";
-import { worthOfRoom } from "./check";
+import { equalsOf, mayLay, wiringSpace, type WiringSpace } from "../space";
+import { type PlanOptions, searchPlans, type WiringPlan } from "../search";
+import { type School, schoolsWanted } from "../topology";
+import { ALIKE, worthOfRoom } from "./check";
+import { planAs } from "./plan-as";
 
 /** What came of looking for a plan with a lead for sound from a player itself, beside its HDMI. */
 export interface OwnLeadSearch {
-  /** A plan that is better than the given one, with its points; null: none was found. */
-  readonly better: { readonly plan: WiringPlan; readonly points: number } | null;
+  /** A plan that is better than the given one; null: none was found. */
+  readonly better: WiringPlan | null;
   /** Every such lead was looked at. */
   readonly isWhole: boolean;
 }
 
-const ALIKE = 1e-6;
 /** A plan with such a lead is one with a separate sound cable. */
 const SCHOOL: School = "side-cable";
 
@@ -34,15 +33,17 @@ export function searchOwnLeads(
   for (const { job, lead } of roomsWithLead(space)) {
     const left = clock ? mostMs - (clock() - begun) : Infinity;
     if (left <= 0) return { better, isWhole: false };
-    const within = wiringSpace(job, { boxes: space.boxes, cables: space.vanCables }, { ...space, bonds: bondsBeside(space) });
+    const bonds = lead ? bondsBeside(space) : space.bonds;
+    const within = wiringSpace(job, { boxes: space.boxes, cables: space.vanCables }, { ...space, bonds });
     if (!within) continue;
-    const top = better?.points ?? best.points;
+    const top = (better ?? best).points;
     const cost = lead ? effortPoints(wireEffort(space, { cable: lead, existing: null }), weights) : 0;
     const found = searchPlans(within, weights, { ...options, mostMs: left, onlyBest: true, floor: top + cost });
     isWhole &&= found.proven;
     const [plan] = found.plans;
     const points = plan ? worthOfRoom(space, weights, plan.job, best.figures.heard) : null;
-    if (plan && points !== null && points > top + ALIKE) better = { plan: lead ? { ...plan, school: SCHOOL } : plan, points };
+    if (plan && points !== null && points > top + ALIKE)
+      better = planAs(space, lead ? { ...plan, school: SCHOOL } : plan, plan.job, points);
   }
   return { better, isWhole };
 }
@@ -67,9 +68,8 @@ function roomsWithLead(space: WiringSpace): readonly RoomWithLead[] {
 
 /** One lead of each kind, in sockets that are free once everything is pulled that a plan may pull. */
 function withOneMore(space: WiringSpace, job: Job): readonly RoomWithLead[] {
-  const { system, players, bonds } = space;
-  if (!schoolsWanted(space).includes(SCHOOL)) return [];
-  if (!allowedKinds(job).includes("cable") || bonds.some(({ bond }) => bond === "forbid-new-cables")) return [];
+  const { system, players } = space;
+  if (!schoolsWanted(space).includes(SCHOOL) || !mayLay(space)) return [];
   const bare: Job = { ...job, cables: job.cables.filter((cable) => !space.existing.includes(cable)) };
   const seen = new Set<string>();
   return freeJoins(bare).flatMap(({ from, to, command }): RoomWithLead[] => {

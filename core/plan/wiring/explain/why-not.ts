@@ -2,7 +2,6 @@ import type { Device } from "@/core/device";
 import { type PlanOptions, type PlanSearch, searchPlans, type WiringPlan } from "../search";
 import type { Bond, WiringSpace } from "../space";
 import type { Weights } from "../evaluation";
-import { planAs } from "./checked-plans";
 import { searchOwnLeads } from "./own-leads";
 
 /** What becomes of a room when something that a person asks about is forced. */
@@ -49,7 +48,7 @@ export function whyNot(
   const found = searchPlans(within, weights, { ...options, onlyBest: true });
   const [first] = found.plans;
   const leads = first ? searchOwnLeads(within, weights, first, options) : null;
-  const best = leads?.better ? planAs(within, leads.better.plan, leads.better.plan.job, leads.better.points) : (first ?? null);
+  const best = leads?.better ?? first ?? null;
   const top = before.plans[0];
   return { best, proven: found.proven && (leads?.isWhole ?? true), behind: best && top ? top.points - best.points : null };
 }

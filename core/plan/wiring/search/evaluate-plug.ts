@@ -21,6 +21,7 @@ import {
   combinations,
   isSeenAlone,
   jobWith,
+  PASS_SETTING,
   type SettingChoice,
   type StandIn,
   standInOf,
@@ -81,7 +82,7 @@ export function evaluateStandIn(
   const isAlone = isSeenAlone(space, jobWith(space, configuration.hubs, wires, [device]), device);
   const alone = (weights.ease * (1 - ACTS_SHARE) * Number(isAlone)) / space.players.length;
   const outcomes: StandInOutcome[] = [];
-  const questions = new Set<Question>([settingQuestion(space.system.id, "standby-pass")]);
+  const questions = new Set<Question>([settingQuestion(space.system.id, PASS_SETTING)]);
   const fewestMinutes = new Map<string | undefined, number>();
   for (const settings of combinations(choicesOf(device, false))) {
     const menus = menuEffort([device], settings);

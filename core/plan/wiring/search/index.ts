@@ -7,4 +7,4 @@ export { assignPlugs } from "./plug-assignment";
 export { PlugBounds } from "./plug-bounds";
 export { type Plug, plugsOf } from "./plugs";
 export { type PlugTables, startsOf } from "./school-needs";
-export { type PlanOptions, type PlanSearch, schoolsWanted, searchPlans } from "./search";
+export { type PlanOptions, type PlanSearch, searchPlans } from "./search";

@@ -303,6 +303,7 @@ test("a room with nothing to plan has no space, and words say how sure a search 
   const found = plansOf(demoJob("attic-screen"));
   expect(planProof(found)).toMatch(/^Proven best/);
   expect(planProof({ ...found, proven: false, gap: 2.34 })).toContain("2.3\u2009% more points");
+  expect(planProof({ ...found, proven: false, leadsTried: false })).toContain("no time to try every sound cable of a player’s own");
   expect(planProof({ ...found, plans: [] })).toMatch(/^No plan/);
   expect(planIdea(first(found), "bar")).toBe("Streamer into Bar. Bar connects to Projector “HDMI 1”.");
 });

@@ -1,5 +1,5 @@
 import { firstPlan } from "./first-plan";
-import { boxSets, type School, SCHOOLS, schoolsOf, topologiesOf } from "../topology";
+import { boxSets, type School, SCHOOLS, schoolsOf, schoolsWanted, topologiesOf } from "../topology";
 import { newContext, withPictureBounds, type PlanContext } from "./configurations";
 import type { WiringPlan } from "./plan-draft";
 import { ALIKE } from "./plug-assignment";
@@ -76,7 +76,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const [simplest] = topologiesOn(context, bare)
     .filter(hasSound)
     .toSorted((a, b) => b.bound - a.bound);
-  if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest));
+  if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest, floor));
   const bounded = topologiesOn(withPictureBounds(context), sets);
   // And a fair one from that which promises most, so that a search that runs out of time has something to show.
   const [promising] = bounded.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
@@ -154,10 +154,4 @@ function explore(run: SearchState, pending: readonly BoundedTopology[], isOver: 
 function gapOf(open: number, best: number): number {
   if (open <= best + ALIKE) return 0;
   return best === -Infinity ? 100 : ((open - best) / Math.max(1, Math.abs(best))) * 100;
-}
-
-export function schoolsWanted({ bonds }: WiringSpace): readonly School[] {
-  const used = bonds.flatMap((bond) => (bond.bond === "use-school" ? [bond.school] : []));
-  const forbidden = bonds.flatMap((bond) => (bond.bond === "forbid-school" ? [bond.school] : []));
-  return SCHOOLS.filter((school) => (used.length === 0 || used.includes(school)) && !forbidden.includes(school));
 }

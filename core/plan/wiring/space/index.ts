@@ -3,7 +3,7 @@ export { hasBond, pinnedPort } from "./bonds";
 export { choicesOf, combinations, menusOf, type SettingChoice, withSettings } from "./hub-settings";
 export { jobWith } from "./job-with";
 export { cartesianProduct, groupBy } from "./product";
-export { isSeenAlone, mayPassAsleep, type Reach, reachOf, seenAloneFrom } from "./reach";
+export { isSeenAlone, mayPassAsleep, PASS_SETTING, type Reach, reachOf, seenAloneFrom } from "./reach";
 export {
   firstPort,
   hdmiOutputs,
@@ -32,4 +32,4 @@ export {
 } from "./space";
 export { equalsOf, setLike, type StandIn, standInOf } from "./stand-in";
 export { servesAs, suppliedBy } from "./supply";
-export { hasAdapter, isLead, isUnchanged, type Wire, wiresBetween } from "./wires";
+export { hasAdapter, isLead, isUnchanged, mayLay, type Wire, wiresBetween } from "./wires";

@@ -1,3 +1,4 @@
+import type { SettingKey } from "@/core/facts";
 import { effectiveSetting, type Device } from "@/core/device";
 import { endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 import { sitsIn, type WiringSpace } from "./space";
@@ -29,7 +30,7 @@ export function isSeenAlone(space: WiringSpace, job: Job, player: Device): boole
 export function seenAloneFrom(
   { system, mainScreen }: WiringSpace,
   { devices, cables }: Pick<Job, "devices" | "cables">,
-  passes = passesAsleep(devices.find(({ id }) => id === system.id) ?? system),
+  passes = isSetToPass(devices.find(({ id }) => id === system.id) ?? system),
 ): (socket: CableEnd) => boolean {
   const awake = devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
   const ways = new Ways(awake, cables);
@@ -42,12 +43,14 @@ export function seenAloneFrom(
   };
 }
 
-/** Whether a sound system is set to pass pictures on while it sleeps. One that has no such setting is not known to. */
-const passesAsleep = (system: Device): boolean => effectiveSetting(system, "standby-pass", "planned") === "on";
+/** The setting by which a sound system passes pictures on while it sleeps. One that has no such setting is not known to. */
+export const PASS_SETTING: SettingKey = "standby-pass";
 
-/** Whether it can be set so. */
+const isSetToPass = (system: Device): boolean => effectiveSetting(system, PASS_SETTING, "planned") === "on";
+
+/** Whether it is set so, or can be. */
 export const mayPassAsleep = (system: Device): boolean =>
-  passesAsleep(system) || system.settings.some(({ key, options }) => key === "standby-pass" && options.includes("on"));
+  isSetToPass(system) || system.settings.some(({ key, options }) => key === PASS_SETTING && options.includes("on"));
 
 /** Hubs with the wires between them. */
 interface Joined {

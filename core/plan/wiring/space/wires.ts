@@ -110,7 +110,7 @@ const isBest = (cable: Cable, wide: boolean): boolean =>
   (cable.class === "ultra-high-speed" && cable.returnWires === "earc" && cable.controlWire && !isTooLong(cable));
 
 /** Whether a new cable may be laid: where cables may be bought, and to a bought box, which comes with its cables. */
-const mayLay = ({ job, bonds, boxes }: WiringSpace, ...ends: readonly CableEnd[]): boolean => {
+export const mayLay = ({ job, bonds, boxes }: WiringSpace, ...ends: readonly CableEnd[]): boolean => {
   const { mayBuy } = job.brief;
   const isAtBox = ends.some((end) => boxes.some(({ device, isThere }) => !isThere && device.id === end.device));
   return (mayBuy.includes("cable") || (mayBuy.includes("box") && isAtBox)) && !bonds.some(({ bond }) => bond === "forbid-new-cables");

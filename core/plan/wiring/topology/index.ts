@@ -1,5 +1,5 @@
 export { boxSets, isMatrix, missing, showsOn } from "./box-sets";
 export { isCutOff } from "./leads";
-export { allowsHub, hubOf, type School, SCHOOLS, schoolsOf } from "./schools";
+export { allowsHub, hubOf, type School, SCHOOLS, schoolsOf, schoolsWanted } from "./schools";
 export { isSwitchBox } from "./switch-box";
 export { topologiesOf, type Topology } from "./topologies";

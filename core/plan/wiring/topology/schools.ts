@@ -53,3 +53,10 @@ export function allowsHub(space: WiringSpace, school: School, hub: string): bool
       return true;
   }
 }
+
+/** The schools that a plan may be of by what the brief asks for. */
+export function schoolsWanted({ bonds }: WiringSpace): readonly School[] {
+  const used = bonds.flatMap((bond) => (bond.bond === "use-school" ? [bond.school] : []));
+  const forbidden = bonds.flatMap((bond) => (bond.bond === "forbid-school" ? [bond.school] : []));
+  return SCHOOLS.filter((school) => (used.length === 0 || used.includes(school)) && !forbidden.includes(school));
+}

@@ -1,4 +1,4 @@
-import { type School, schoolsOf, topologiesOf, type Topology } from "../topology";
+import { type School, schoolsOf, schoolsWanted, topologiesOf, type Topology } from "../topology";
 import {
   actsOf,
   assignPlugs,
@@ -12,7 +12,6 @@ import {
   PlugBounds,
   plugsOf,
   type PlugTables,
-  schoolsWanted,
   startsOf,
   topologyEffort,
   unpluggedOption,
