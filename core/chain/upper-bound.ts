@@ -10,10 +10,12 @@ import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
 import { streamKey, streamsOf, type Stream } from "./stream";
 
-/** What is free: every setting always; where plugs sit; what cables have in them. */
+/** What is free: settings; where plugs sit; what cables have in them. */
 export interface Freedom {
   readonly plugs: boolean;
   readonly cables: boolean;
+  /** Settings that are known stay as they are, and only those that nobody knows are free. Left out: all are. */
+  readonly settings?: "as-known";
   /** Questions whose answers stay as they are: settings that are decided, sockets that keep their cable. Left out: none. */
   readonly fixed?: ReadonlySet<Question>;
   /** Sockets that keep their cable, though it may be changed for a better one. */
@@ -137,35 +139,37 @@ function keyOf(lists: readonly Listing[]): string {
 const remembered = new WeakMap<object, WeakMap<SoundRoute, Map<string, readonly Stream[]>>>();
 const NO_DECODERS = {};
 
+/** The value of a setting that stays as it is; null: it is free, or nobody knows it. */
+const stayingValue = (rig: Rig, device: Device, key: SettingKey, { settings, fixed }: Freedom): string | null =>
+  settings === "as-known" || fixed?.has(settingQuestion(device.id, key)) ? (rig.setting(device, key) ?? null) : null;
+
 /** The values that the format setting of a route can have: all of its options, or the one that stays. */
-function formatsOf(rig: Rig, device: Device, route: SoundRoute, { fixed }: Freedom): readonly (string | undefined)[] {
-  if (route.format && fixed?.has(settingQuestion(device.id, route.format))) return [rig.setting(device, route.format) ?? undefined];
-  return device.settings.find(({ key }) => key === route.format)?.options ?? [undefined];
+function formatsOf(rig: Rig, device: Device, route: SoundRoute, freedom: Freedom): readonly (string | undefined)[] {
+  const stays = route.format ? stayingValue(rig, device, route.format, freedom) : null;
+  return stays === null ? (device.settings.find(({ key }) => key === route.format)?.options ?? [undefined]) : [stays];
 }
 
 /** Whether a condition fails on something that stays as it is. */
-function staysShut(rig: Rig, device: Device, conditions: readonly Condition[], { fixed }: Freedom): boolean {
-  if (!fixed) return false;
+function staysShut(rig: Rig, device: Device, conditions: readonly Condition[], freedom: Freedom): boolean {
   const fails = ({ setting, value: wanted }: { setting: SettingKey; value: string }) => {
-    if (!fixed.has(settingQuestion(device.id, setting))) return false;
-    const value = rig.setting(device, setting);
-    return value !== null && value !== undefined && value !== wanted;
+    const value = stayingValue(rig, device, setting, freedom);
+    return value !== null && value !== wanted;
   };
   return conditions.some((condition) => {
     if ("either" in condition) return condition.either.every(fails);
     if ("unplugged" in condition) {
       const end = { device: device.id, port: condition.unplugged };
-      return fixed.has(cableQuestion(end)) && rig.cableAt(end) !== undefined;
+      return freedom.fixed?.has(cableQuestion(end)) === true && rig.cableAt(end) !== undefined;
     }
     return "setting" in condition && fails(condition);
   });
 }
 
 /** Whether a system stays muted, or its volume at nothing. */
-const staysHushed = (rig: Rig, device: Device, { fixed }: Freedom): boolean =>
+const staysHushed = (rig: Rig, device: Device, freedom: Freedom): boolean =>
   (["mute", "volume-level"] as const).some((key) => {
-    const value = fixed?.has(settingQuestion(device.id, key)) ? rig.setting(device, key) : null;
-    return value !== null && value !== undefined && value !== settingFact(key).usual;
+    const value = stayingValue(rig, device, key, freedom);
+    return value !== null && value !== settingFact(key).usual;
   });
 
 function everyWayToHandOn(
@@ -274,7 +278,7 @@ function links(
   isForward: boolean,
   end: CableEnd,
   wires: Wires,
-  { fixed }: Freedom,
+  freedom: Freedom,
 ): { link: LinkKind; end: CableEnd }[] {
   const port = rig.port(exit);
   if (!port) return [];
@@ -287,8 +291,8 @@ function links(
     return [];
   const staysOff = (setting: SettingKey) =>
     [exit, end].some(({ device: id }) => {
-      const device = fixed?.has(settingQuestion(id, setting)) ? rig.atWill(id) : undefined;
-      return device !== undefined && rig.setting(device, setting) === "off";
+      const device = rig.atWill(id);
+      return device !== undefined && stayingValue(rig, device, setting, freedom) === "off";
     });
   const isEarc = wires.back === "earc" && port.returns !== "arc" && far.returns !== "arc" && !staysOff("earc");
   const hasCec = wires.control && !staysOff("arc") && !staysOff("cec") && [exit, end].every(({ device }) => rig.atWill(device)?.speaksCec);

@@ -4,12 +4,12 @@ import { isFromScreen } from "./upper-bounds";
 import type { WiringSpace } from "../space";
 import { soundKept } from "../evaluation";
 
-/** Whatever else is set, the cables and plugs of a topology stay. */
-const AS_WIRED = { plugs: false, cables: false } as const;
+/** The cables and plugs of a topology stay, and the settings that are decided. */
+const AS_WIRED = { plugs: false, cables: false, settings: "as-known" } as const;
 
 /**
  * How much of its sound each content of a device could keep in a room, 0 to 1, in the order of its contents: the best of all that could
- * arrive while every setting is chosen at will.
+ * arrive while every setting that nobody knows is chosen at will.
  */
 export function soundUpperBound(space: WiringSpace, rig: Rig, device: Device): readonly number[] {
   const { system } = space;

@@ -4,8 +4,7 @@ import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { solve } from "@/core/chain";
 import { topologiesOf } from "../topology";
-import { JobFacts } from "./dependency-memo";
-import { newContext, passedUpperBound, plugsOf, rowsIn } from "../search";
+import { newContext, PassedBounds, plugsOf, rowsIn } from "../search";
 import { worked } from "../under-test/worked";
 import { jobWith, wiringSpace } from "../space";
 import { PRESETS } from "../evaluation";
@@ -20,12 +19,10 @@ describe("what passes of a player, remembered from room to room", () => {
           for (const { wire, player } of plugsOf(context, { boxes: [], hubs, wires }).tables.flat()) {
             const device = space.players.find(({ id }) => id === player);
             if (!wire || !device) continue;
-            const job = jobWith(space, hubs, [...wires, wire], [device]);
             const fresh = newContext(space, PRESETS["best-sound"]);
-            const besides = new JobFacts({ devices: [device], cables: [wire.cable] }, new JobFacts(jobWith(space, hubs, wires)));
-            expect(passedUpperBound(context, besides, device, () => job)).toEqual(
-              passedUpperBound(fresh, new JobFacts(job), device, () => job),
-            );
+            const [remembered, again] = [context, fresh].map((by) => new PassedBounds(by, hubs, wires));
+            expect(remembered?.soundOf({ device, wire })).toEqual(again?.soundOf({ device, wire }));
+            expect(remembered?.pictureOf({ device, wire })).toEqual(again?.pictureOf({ device, wire }));
           }
       }),
       { numRuns: 40, seed: 36 },
@@ -52,9 +49,8 @@ describe("what passes of a player, remembered from room to room", () => {
       const plug = plugsOf(context, topology).tables[0]?.find(({ kind }) => kind?.device === "receiver");
       const [player] = space.players;
       if (!screenWire || !plug?.wire || !player) return [];
-      const joined = jobWith(space, topology.hubs, [...topology.wires, plug.wire], [player]);
-      const passed = passedUpperBound(context, new JobFacts(joined), player, () => joined);
-      return [[screenWire.cable.class, Math.max(...passed.pictures)]];
+      const passed = new PassedBounds(context, topology.hubs, topology.wires);
+      return [[screenWire.cable.class, Math.max(...passed.pictureOf({ device: player, wire: plug.wire }))]];
     });
     expect(Object.fromEntries(seen)).toEqual({ "ultra-high-speed": 0.5, "hybrid-optical-hdmi": 1 });
   });

@@ -1,27 +1,36 @@
 import type { School, Topology } from "../topology";
 import { PlugBounds } from "./plug-bounds";
 import { effortPoints, remotePoints } from "../evaluation";
-import type { PlanContext } from "./configurations";
+import { type ControlGroup, controlGroups, type PlanContext } from "./configurations";
 import { topologyEffort } from "./plan-draft";
-import { assignPlugs, playersUpperBound } from "./plug-assignment";
+import { assignPlugs, playersUpperBound, variantUpperBound } from "./plug-assignment";
 import { plugsOf, type Plugs } from "./plugs";
+import { type Variant, variantOf } from "./school-needs";
 import { reachOf } from "../space";
 
-/** A topology with its upper bound. */
+/** A topology with its upper bound, for some schools or for one of them. */
 export interface BoundedTopology {
   readonly topology: Topology;
   readonly plugs: Plugs;
   readonly schools: readonly School[];
   /** Its points without configuration and players: what it costs. */
   readonly before: number;
-  /** Upper bound of the hubs' own sources, once computed. */
-  readonly own: number | null;
   readonly bounds: PlugBounds;
+  readonly groups: () => readonly ControlGroup[];
   /** Upper bound of the points of every plan on it. */
   readonly bound: number;
-  /** The bound includes what can pass along the paths of sound, and who is on whose control wire. */
-  readonly isRefined: boolean;
+  /** How far the bound is refined. */
+  readonly stage: Stage;
 }
+
+/**
+ * By the reach of the sockets, as if each had room for all; for one school, with the room in them; and with what can pass along the paths of
+ * sound, and who is on whose control wire.
+ */
+type Stage =
+  | { readonly kind: "rough" }
+  | { readonly kind: "placed"; readonly variant: Variant; readonly own: number | null }
+  | { readonly kind: "whole"; readonly variant: Variant; readonly own: number };
 
 /** A topology with its plugs, bounded by the reach of its sockets. */
 export function boundTopology(context: PlanContext, topology: Topology, schools: readonly School[]): BoundedTopology {
@@ -29,23 +38,40 @@ export function boundTopology(context: PlanContext, topology: Topology, schools:
   const plugs = plugsOf(context, topology);
   const before = easeWithoutPlayers(context) + remotePoints(space) - effortPoints(topologyEffort(space, topology), weights);
   const bound = before + plugs.ownMost + plugs.roughly;
-  return { topology, plugs, schools, before, own: null, bounds: new PlugBounds(context, topology), bound, isRefined: false };
+  let groups: readonly ControlGroup[] | undefined;
+  return {
+    topology,
+    plugs,
+    schools,
+    before,
+    bounds: new PlugBounds(context, topology),
+    groups: () => (groups ??= controlGroups(context, topology)),
+    bound,
+    stage: { kind: "rough" },
+  };
 }
 
 /**
- * Refines the bound of a topology until it is at or below the cutoff, or every plug of its best assignment is refined: first with the room
- * in its sockets, then with what can pass along the paths of sound.
+ * Refines the bound of a topology by one stage, the last one until it is at or below the cutoff or every plug of the best assignments is
+ * refined. The first splits it by schools; those that no plan on it can be of are left out.
  */
-export function refined({ space, most }: PlanContext, bounded: BoundedTopology, cutoff: number): BoundedTopology {
-  const { topology, plugs, bounds, before } = bounded;
-  if (bounded.own === null) {
-    const players = assignPlugs(plugs.tables, (plug) => bounds.of(plug))?.worth ?? -Infinity;
-    const bound = before + plugs.ownMost + players;
-    if (bound <= cutoff) return { ...bounded, bound };
-  }
-  const own = bounded.own ?? most.ofOwn(topology.hubs, reachOf(space, topology), bounds.ownSounds);
-  const { worth, isWhole } = playersUpperBound(plugs.tables, bounds, cutoff - before - own);
-  return { ...bounded, own, bound: before + own + worth, isRefined: isWhole };
+export function refined(context: PlanContext, bounded: BoundedTopology, cutoff: number): readonly BoundedTopology[] {
+  const { space, most } = context;
+  const { topology, plugs, schools, bounds, before, stage } = bounded;
+  if (stage.kind === "rough")
+    return schools.flatMap((school): readonly BoundedTopology[] => {
+      const variant = variantOf(space, topology, school, plugs);
+      const found = variant && assignPlugs(variant.relaxed, (plug) => bounds.of(plug));
+      if (!found) return [];
+      const bound = before + plugs.ownMost + found.worth;
+      return [{ ...bounded, schools: [school], bound, stage: { kind: "placed", variant, own: null } }];
+    });
+  const own = stage.own ?? most.ofOwn(topology.hubs, reachOf(space, topology), bounds.passing.soundOfOwn);
+  const { variant } = stage;
+  const limit = cutoff - before - own;
+  const bound = before + own + variantUpperBound(variant, limit, (placing) => playersUpperBound(placing, bounds, limit));
+  // What is still above the cutoff was refined to the end.
+  return [{ ...bounded, bound, stage: { kind: bound > cutoff ? "whole" : "placed", variant, own } }];
 }
 
 export const hasSound = ({ plugs }: BoundedTopology): boolean => plugs.sounds;

@@ -5,6 +5,7 @@ import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { PlugBounds } from "./plug-bounds";
 import { topologyEffort, draftOf, planOf } from "./plan-draft";
 import { PlugUpperBounds, PlugValues, solveAssignment } from "./plug-assignment";
+import { anywhere } from "./school-needs";
 import { commonActs, effortPoints, PRESETS, remotesNeeded } from "../evaluation";
 import { type PlayerOption } from "./judge-plug";
 import { worked } from "../under-test/worked";
@@ -85,14 +86,14 @@ describe("the bound of an assignment", () => {
       fc.property(rooms, (one) => {
         for (const { context, topology, tables, configurations } of worked(spaceOf(one), 4, 2))
           for (const { configuration, options } of configurations) {
-            const found = solveAssignment(
-              tables,
-              new PlugValues(context, configuration, new PlugUpperBounds(), new PlugBounds(context, topology)),
-              -Infinity,
-            );
-            const all = new PlugValues(context, configuration, new PlugUpperBounds(), new PlugBounds(context, topology));
+            const fresh = () => {
+              const bounds = new PlugBounds(context, topology);
+              return new PlugValues(context, configuration, new PlugUpperBounds(bounds), bounds);
+            };
+            const found = solveAssignment(anywhere(tables), fresh(), -Infinity);
+            const all = fresh();
             for (const _step of [1, 2, 3]) options.flat().forEach(({ plug }) => all.refine(plug));
-            expect(found?.worth).toBeCloseTo(solveAssignment(tables, all, -Infinity)?.worth ?? NaN, 9);
+            expect(found?.worth).toBeCloseTo(solveAssignment(anywhere(tables), all, -Infinity)?.worth ?? NaN, 9);
           }
       }),
       tries(20, 80, 35),

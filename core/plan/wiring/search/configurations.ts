@@ -1,23 +1,13 @@
 import { controlStateOf, returnLinks, type ActFigures } from "@/core/cec";
 import { arrivalsOnly, type Arrival } from "@/core/chain";
 import { mayTakeReturn, type Device } from "@/core/device";
-import type { Cable, Job } from "@/core/job";
+import { present } from "@/core/outcome";
+import type { Job } from "@/core/job";
 import type { Topology } from "../topology";
 import { contentShare, effortPoints, fulfils, hopePoints, menuEffort, rowPoints, type Weights } from "../evaluation";
-import {
-  cartesianProduct,
-  choicesOf,
-  combinations,
-  groupBy,
-  isLead,
-  jobWith,
-  reachOf,
-  type SettingChoice,
-  type Wire,
-  type WiringSpace,
-  withSettings,
-} from "../space";
+import { cartesianProduct, combinations, groupBy, jobWith, type SettingChoice, undecided, type WiringSpace, withSettings } from "../space";
 import { pictureOnScreens, upperBounds, type UpperBounds, WHOLE_ON_ALL } from "../bounds";
+import { hubChoices } from "./hub-choices";
 import type { PlugMemo } from "./plugs";
 import { DependencyMemo, JobFacts, type MemoEntry, SettingMemo } from "../memo";
 import type { ActsResult } from "./judge-plug";
@@ -148,13 +138,14 @@ export class Configuration {
 export interface ControlGroup {
   /** The hubs as one of these configurations sets them. */
   readonly hubs: readonly Device[];
+  /** The hubs with the settings that all of these configurations share, and the others known to nobody. */
+  readonly undecided: readonly Device[];
   readonly configurations: () => readonly Configuration[];
 }
 
 /** Every combination of hub settings of a topology, grouped by their control settings; each group is built on demand. */
 export function controlGroups(context: PlanContext, topology: Topology): readonly ControlGroup[] {
   const { space } = context;
-  const reach = reachOf(space, topology);
   const shared = {
     sounding: [...topology.hubs, ...space.fixedDevices].flatMap(({ id, sources }): OwnSource[] =>
       sources.length ? [{ id, told: new SettingMemo() }] : [],
@@ -164,15 +155,16 @@ export function controlGroups(context: PlanContext, topology: Topology): readonl
   // Each hub once per combination of its settings, so that memos about it apply to every configuration.
   const ways = topology.hubs.map((device) =>
     groupBy(
-      combinations(hubChoices(space, topology, reach, device)).map((settings): SetHub => ({
+      combinations(hubChoices(space, topology, device)).map((settings): SetHub => ({
         hub: withSettings(device, settings),
         settings,
       })),
-      ({ hub }) => controlStateOf(hub),
+      ({ hub }) => `${controlStateOf(hub)} ${returnSwitches(hub)}`,
     ),
   );
   return cartesianProduct(ways).map((alike) => ({
     hubs: alike.flatMap(([first]) => first?.hub ?? []),
+    undecided: alike.map((ways, index) => undecided(present(topology.hubs[index], "a hub of the topology"), valuesIn(ways))),
     configurations: () =>
       cartesianProduct(alike).map(
         (set) =>
@@ -192,55 +184,17 @@ export function* everyConfiguration(context: PlanContext, topology: Topology): G
   for (const { configurations } of controlGroups(context, topology)) yield* configurations();
 }
 
+/** The values that each setting has in some combinations. */
+const valuesIn = (ways: readonly SetHub[]): readonly (readonly SettingChoice[])[] =>
+  groupBy(
+    ways.flatMap(({ settings }) => settings),
+    ({ key }) => key,
+  ).map((choices) => choices.filter(({ value }, index) => choices.findIndex((other) => other.value === value) === index));
+
 /** A hub with its settings. */
 interface SetHub {
   readonly hub: Device;
   readonly settings: readonly SettingChoice[];
-}
-
-/** Settings that matter even at a hub that passes no sound to the sound system: control, and its own speakers. */
-const WITHOUT_SOUND: ReadonlySet<string | undefined> = new Set(["cec", "speakers"]);
-
-/** The values to try for a hub's settings. Where it passes no sound to the sound system most settings change nothing, so only their first value is tried. */
-function hubChoices(
-  space: WiringSpace,
-  topology: Topology,
-  reach: ReturnType<typeof reachOf>,
-  hub: Device,
-): readonly (readonly SettingChoice[])[] {
-  const choices = choicesOn(space, topology, hub);
-  if (choices.every((values) => values.length === 1) || space.job.brief.newsFrom === "screen") return choices;
-  const entries = [...hub.ports, ...hub.sources].map(({ id }) => ({ device: hub.id, port: id }));
-  return entries.some((entry) => reach(entry).sounds)
-    ? choices
-    : choices.map((values) => (WITHOUT_SOUND.has(values[0]?.key) ? values : values.slice(0, 1)));
-}
-
-/**
- * The values to try on a topology: Bluetooth on where something is paired with it; the return channel also off where a lead
- * for sound leaves the same screen, because then one of the two paths has to be switched off.
- */
-export function choicesOn(space: WiringSpace, { wires }: Topology, hub: Device): readonly (readonly SettingChoice[])[] {
-  const leaves = (kind: (cable: Cable) => boolean) => wires.some(({ cable }) => cable.from.device === hub.id && kind(cable));
-  const isPaired = leaves((cable) => cable.class === "bluetooth");
-  const hasLead =
-    space.screens.includes(hub) &&
-    leaves(isLead) &&
-    (space.players.some(mayTakeReturn) || wires.some((wire) => isReturn(space, wire, hub)));
-  return choicesOf(hub, hub.id === space.system.id && space.screens.includes(hub)).flatMap((values) => {
-    const [first] = values;
-    if (first?.key === "bluetooth" && !isPaired) return [];
-    if (!hasLead || (first?.key !== "arc" && first?.key !== "earc")) return [values];
-    const row = hub.settings.find(({ key }) => key === first.key);
-    const isTried = values.some(({ value }) => value === "off");
-    return [row?.options.includes("off") && !isTried ? [...values, { ...first, value: "off" }] : values];
-  });
-}
-
-/** Whether a return channel could run along a wire into a hub. */
-function isReturn({ system, boxes }: WiringSpace, { cable: { from, to } }: Wire, hub: Device): boolean {
-  const device = [system, ...boxes.map((box) => box.device)].find(({ id }) => id === from.device);
-  return to.device === hub.id && device !== undefined && mayTakeReturn(device);
 }
 
 /** Whether the required wishes about the screens' own apps and the players that no plan moves are met. */

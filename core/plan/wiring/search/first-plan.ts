@@ -4,7 +4,7 @@ import { choicesOf } from "../space";
 import { draftOf, type WiringPlan } from "./plan-draft";
 import { assignPlugs } from "./plug-assignment";
 import type { PlayerOption } from "./judge-plug";
-import { allowedIn, needsOf, waysToMeet } from "./school-needs";
+import { variantOf } from "./school-needs";
 import type { BoundedTopology } from "./bounded-topology";
 
 /**
@@ -17,10 +17,8 @@ export function firstPlan(context: PlanContext, { topology, schools, plugs }: Bo
   if (space.musts.some(({ want }) => want !== "keep")) return null;
   const configuration = firstPossible(context, topology);
   for (const school of configuration ? schools : []) {
-    const needs = needsOf(space, topology, school, plugs.tables);
-    const allowed = allowedIn(space, topology, school, plugs.tables);
-    const [least] = needs ? waysToMeet(needs, allowed) : [];
-    const found = least && assignPlugs(allowed, ({ most }) => most, least);
+    const [placing] = variantOf(space, topology, school, plugs)?.placings ?? [];
+    const found = placing && assignPlugs(placing, ({ most }) => most);
     if (!found || !configuration) continue;
     const chosen = found.plugs.flatMap(({ player: id, kind, wire }): PlayerOption[] => {
       const player = space.players.find((one) => one.id === id);

@@ -1,10 +1,10 @@
 export { type Configuration, everyConfiguration, newContext, type PlanContext, rowsIn, withPictureBounds } from "./configurations";
 export { type Assignment, bestAssignment, type WorthTable } from "./hungarian";
 export { actsOf, type PlayerOption, unpluggedOption } from "./judge-plug";
-export { passedUpperBound } from "./passed-bound";
+export { PassedBounds } from "./passed-bounds";
 export { draftOf, toBuy, topologyEffort, type WiringPlan } from "./plan-draft";
 export { assignPlugs } from "./plug-assignment";
 export { PlugBounds } from "./plug-bounds";
 export { type Plug, plugsOf } from "./plugs";
-export { type PlugTables, startsOf } from "./school-needs";
+export { anywhere, type PlugTables, startsOf } from "./school-needs";
 export { type PlanOptions, type PlanSearch, searchPlans } from "./search";

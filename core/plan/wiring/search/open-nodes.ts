@@ -1,31 +1,30 @@
 import { groupBy } from "../space";
-import { controlGroups, type Configuration, type ControlGroup, type PlanContext } from "./configurations";
+import type { Configuration, ControlGroup, PlanContext } from "./configurations";
 import { draftOf, type WiringPlan } from "./plan-draft";
 import { type RemoteLimit, remoteLimits } from "../evaluation";
 import { asPlugNeed, canBeMet, type RowNeed, rowNeedsOf, unmetBy } from "./row-needs";
 import { rowsOfEach } from "./rows-of-each";
-import { ALIKE, assignPlugs, partition, PlugUpperBounds, PlugValues, solveAssignment } from "./plug-assignment";
+import { ALIKE, assignPlugs, partition, PlugUpperBounds, PlugValues, solveAssignment, variantUpperBound } from "./plug-assignment";
 import type { Plug } from "./plugs";
 import type { School } from "../topology";
 import type { PlayerOption } from "./judge-plug";
-import {
-  allowedIn,
-  choicesMeeting,
-  type LeastInKind,
-  needsAreMet,
-  needsOf,
-  type Need,
-  NONE_NEEDED,
-  type PlugTables,
-  waysToMeet,
-} from "./school-needs";
+import { choicesMeeting, type Placing, type Variant } from "./school-needs";
 import { refined, type BoundedTopology } from "./bounded-topology";
+import { GroupBounds } from "./group-bounds";
+import type { HubsAsSet } from "./plug-bounds";
+import { controlOffKey } from "../bounds";
 
 /** An open node of the search, from coarse to fine: a topology, a group of its configurations, configurations, players to assign, an assignment. */
 export type OpenNode = Bounded &
   (
     | { readonly kind: "topology"; readonly bounded: BoundedTopology }
-    | { readonly kind: "control"; readonly alike: ControlGroup; readonly on: TopologyContext }
+    | {
+        readonly kind: "control";
+        readonly alike: ControlGroup;
+        readonly on: TopologyContext;
+        /** The bound includes what its settings let through. */
+        readonly isRefined: boolean;
+      }
     | { readonly kind: "configurations"; readonly configurations: readonly Configuration[]; readonly on: TopologyContext }
     | ({ readonly kind: "players" } & AssignmentProblem)
     | {
@@ -48,28 +47,24 @@ interface Bounded {
 /** What the configurations of a control group share. */
 interface TopologyContext {
   readonly bounded: BoundedTopology;
-  readonly variants: readonly Variant[];
+  readonly variants: readonly LimitedVariant[];
+  readonly group: GroupBounds;
   /** Upper bounds of plugs within the group, and what its players bring by them at most. */
   readonly known: PlugUpperBounds;
   readonly atMost: Map<Variant, { readonly version: number; readonly worth: number }>;
 }
 
-/** A variant of a topology's plans: a school and a limit of remotes. */
-interface Variant {
-  readonly school: School;
-  /** What the school and the boxes need of the players. */
-  readonly needs: readonly Need[];
-  readonly tables: PlugTables;
+/** A variant with a limit of remotes. */
+interface LimitedVariant extends Variant {
   readonly remotes: RemoteLimit;
 }
 
 /** The assignment problem of a configuration for one school. */
-interface AssignmentProblem extends Pick<Variant, "school" | "needs" | "tables"> {
+interface AssignmentProblem extends Placing {
+  readonly school: School;
   readonly configuration: Configuration;
   readonly worth: PlugValues;
   readonly rowNeeds: readonly RowNeed[];
-  /** How many players have to be in some kinds of sockets. */
-  readonly least: LeastInKind;
   /** The points of a plan before its players. */
   readonly base: number;
 }
@@ -93,7 +88,7 @@ export const topologyNode = (bounded: BoundedTopology): OpenNode => ({
   bounded,
   bound: bounded.bound,
   schools: bounded.schools,
-  depth: Number(bounded.isRefined),
+  depth: Number(bounded.stage.kind === "whole"),
 });
 
 const playersOn = (on: AssignmentProblem, bound: number): OpenNode => ({ kind: "players", ...on, bound, schools: [on.school], depth: 4 });
@@ -106,9 +101,9 @@ export function expand(run: SearchState, node: OpenNode, next: number): readonly
   const cutoff = Math.max(next - ALIKE, Math.min(...node.schools.map(run.incumbent)));
   switch (node.kind) {
     case "topology":
-      return node.bounded.isRefined ? expandTopology(run, node.bounded) : [topologyNode(refined(run.context, node.bounded, cutoff))];
+      return expandTopology(run, node.bounded, cutoff);
     case "control":
-      return expandControl(node);
+      return node.isRefined ? expandControl(run, node) : refineControl(node, cutoff);
     case "configurations":
       return expandConfigurations(run, node, cutoff);
     case "players":
@@ -118,68 +113,90 @@ export function expand(run: SearchState, node: OpenNode, next: number): readonly
   }
 }
 
-/** Expands a topology into its control groups. */
-function expandTopology({ context, counts: looked }: SearchState, bounded: BoundedTopology): readonly OpenNode[] {
-  const { space } = context;
-  const { topology, plugs, bounds, schools } = bounded;
-  const { tables } = plugs;
+/** Refines the bound of a topology, or expands it into its control groups. */
+function expandTopology(run: SearchState, bounded: BoundedTopology, cutoff: number): readonly OpenNode[] {
+  const { context, counts: looked } = run;
+  const { topology, schools, stage } = bounded;
+  if (stage.kind !== "whole") return refined(context, bounded, cutoff).map(topologyNode);
   looked.topologies += 1;
-  const limits = remoteLimits(space);
-  const open = schools.flatMap((school): Variant[] => {
-    const needs = needsOf(space, topology, school, tables);
-    const allowed = allowedIn(space, topology, school, tables);
-    if (!needs || !assignPlugs(allowed, (plug) => bounds.of(plug))) return [];
-    return limits.map((remotes) => ({ school, needs, tables: allowed, remotes }));
-  });
-  if (open.length === 0) return [];
+  const limits = remoteLimits(context.space);
+  const variants = limits.map((remotes) => ({ ...stage.variant, remotes }));
   // The bound of the hubs' own sources does not depend on control.
-  const most = bounded.before + (bounded.own ?? 0);
-  return controlGroups(context, topology).map((alike) => {
-    const on = groupOf(bounded, open);
-    return { kind: "control", alike, on, bound: most + bestOf(alike, on), schools, depth: 2 };
+  const most = bounded.before + stage.own;
+  // Before they are refined, groups with the same devices on the bus have the same bound.
+  return groupBy(bounded.groups(), ({ hubs }) => controlOffKey(hubs)).flatMap((groups) => {
+    let bound: number | undefined;
+    return groups.map((alike): OpenNode => {
+      const on = contextOn(bounded, variants, new GroupBounds(context, topology, bounded.bounds, alike));
+      bound ??= boundOf(run, alike, on, most);
+      return { kind: "control", alike, on, bound, schools, depth: 2, isRefined: false };
+    });
   });
 }
 
-const groupOf = (bounded: BoundedTopology, variants: readonly Variant[]): TopologyContext => ({
+const contextOn = (bounded: BoundedTopology, variants: readonly LimitedVariant[], group: GroupBounds): TopologyContext => ({
   bounded,
   variants,
-  known: new PlugUpperBounds(),
+  group,
+  known: new PlugUpperBounds(group),
   atMost: new Map(),
 });
 
-/** Upper bound of what players bring in a control group, over all variants. */
-const bestOf = (set: Pick<Configuration, "hubs">, on: TopologyContext): number =>
-  Math.max(...on.variants.map((one) => playersAtMost(set, on, one) - one.remotes.lost));
+/** Upper bound of plans in a control group, over the variants that could still beat the incumbent of their school; -Infinity where none could. */
+const boundOf = ({ incumbent }: SearchState, set: HubsAsSet, on: TopologyContext, others: number): number =>
+  Math.max(
+    ...on.variants.map((one) => {
+      const bound = others + playersAtMost(set, on, one) - one.remotes.lost;
+      return bound > incumbent(one.school) + ALIKE ? bound : -Infinity;
+    }),
+  );
+
+/** Refines the bound of a control group by what its settings let through, until it is at or below the cutoff or all of it is refined. */
+function refineControl(node: Extract<OpenNode, { kind: "control" }>, cutoff: number): readonly OpenNode[] {
+  const { bounded, group, variants } = node.on;
+  const others = bounded.before + group.own;
+  const worthOf = (placing: Placing, limit: number): number => {
+    for (;;) {
+      const found = assignPlugs(placing, (plug) => group.of(plug));
+      const open = found?.plugs.filter((plug) => !group.isRefined(plug)) ?? [];
+      if (!found || open.length === 0 || found.worth <= limit) return found?.worth ?? -Infinity;
+      open.forEach((plug) => group.refine(plug));
+    }
+  };
+  const parts = variants.map((variant) => {
+    const limit = cutoff - others + variant.remotes.lost;
+    return others - variant.remotes.lost + variantUpperBound(variant, limit, (placing) => worthOf(placing, limit));
+  });
+  const bound = Math.min(node.bound, Math.max(...parts));
+  return [{ ...node, bound, isRefined: bound > cutoff }];
+}
 
 /** Expands a control group into configurations, grouped by their return channels. */
-function expandControl({ alike, on }: Extract<OpenNode, { kind: "control" }>): readonly OpenNode[] {
+function expandControl(run: SearchState, { alike, on }: Extract<OpenNode, { kind: "control" }>): readonly OpenNode[] {
   const possible = alike.configurations().filter(({ isPossible }) => isPossible);
   const { bounds } = on.bounded;
   return groupBy(possible, (one) => `${one.control} ${bounds.soundsItself(one)}`).flatMap((configurations) =>
     configurationsLeft(
+      run,
       configurations.toSorted((a, b) => b.points - a.points),
-      groupOf(on.bounded, on.variants),
+      contextOn(on.bounded, on.variants, on.group),
     ),
   );
 }
 
 /** A node for configurations of one control key, the best without players first; none where none are left. */
-function configurationsLeft(configurations: readonly Configuration[], on: TopologyContext): readonly OpenNode[] {
+function configurationsLeft(run: SearchState, configurations: readonly Configuration[], on: TopologyContext): readonly OpenNode[] {
   const [first] = configurations;
   if (!first) return [];
-  const bound = first.points + on.bounded.before + bestOf(first, on);
+  const bound = boundOf(run, first, on, first.points + on.bounded.before);
   return [{ kind: "configurations", configurations, on, bound, schools: on.bounded.schools, depth: 3 }];
 }
 
 /** Upper bound of what players bring on a configuration, using what others of its group have shown: the same on all of them until more is shown. */
-function playersAtMost(
-  configuration: Pick<Configuration, "hubs">,
-  { bounded: { bounds }, known, atMost }: TopologyContext,
-  variant: Variant,
-): number {
+function playersAtMost(set: HubsAsSet, { known, atMost }: TopologyContext, variant: LimitedVariant): number {
   const last = atMost.get(variant);
   if (last?.version === known.version) return last.worth;
-  const { worth } = assignPlugs(variant.tables, (plug) => Math.min(bounds.on(configuration, plug), known.of(plug))) ?? { worth: -Infinity };
+  const worth = variantUpperBound(variant, -Infinity, (placing) => assignPlugs(placing, (plug) => known.on(set, plug))?.worth ?? -Infinity);
   atMost.set(variant, { version: known.version, worth });
   return worth;
 }
@@ -191,9 +208,9 @@ function expandConfigurations(
   cutoff: number,
 ): readonly OpenNode[] {
   const [first, ...rest] = configurations;
-  const [now] = configurationsLeft(configurations, on);
+  const [now] = configurationsLeft(run, configurations, on);
   if (!first || !now) return [];
-  return now.bound <= cutoff ? [now] : [...assignmentsOn(run, first, on), ...configurationsLeft(rest, on)];
+  return now.bound <= cutoff ? [now] : [...assignmentsOn(run, first, on), ...configurationsLeft(run, rest, on)];
 }
 
 /** Assignment nodes of a configuration, one for each school that could still win. */
@@ -206,25 +223,23 @@ function assignmentsOn(
   const rowNeeds = rowNeedsOf(context.space, bounded.topology, mustSound);
   const worths = new Map<RemoteLimit, PlugValues>();
   return open.flatMap((one) => {
-    const { school, needs, tables, remotes } = one;
+    const { school, placings, relaxed, remotes } = one;
     const base = configuration.points + bounded.before - remotes.lost;
     const bound = base + playersAtMost(configuration, on, one);
-    if (bound <= incumbent(school) + ALIKE || !canBeMet(bounded.bounds, configuration, rowNeeds, tables)) return [];
+    if (bound <= incumbent(school) + ALIKE || !canBeMet(bounded.bounds, configuration, rowNeeds, relaxed.tables)) return [];
     const worth = worths.get(remotes) ?? new PlugValues(context, configuration, known, bounded.bounds, remotes.most);
     worths.set(remotes, worth);
-    return [playersOn({ configuration, worth, school, needs, rowNeeds, base, tables, least: NONE_NEEDED }, bound)];
+    return placings.map((placing) => playersOn({ configuration, worth, school, rowNeeds, base, ...placing }, bound));
   });
 }
 
 /** Solves the assignment as far as the cutoff requires. */
 function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number): readonly OpenNode[] {
-  const found = solveAssignment(on.tables, on.worth, cutoff - on.base, on.least);
+  const found = solveAssignment(on, on.worth, cutoff - on.base);
   const bound = on.base + (found?.worth ?? -Infinity);
   if (!found || bound <= run.incumbent(on.school) + ALIKE) return [];
   const { plugs, chosen } = found;
   if (!chosen) return [playersOn(on, bound)];
-  // Otherwise branch on the kinds of sockets by which the needs are met.
-  if (!needsAreMet(on.needs, plugs)) return waysToMeet(on.needs, on.tables).map((least) => playersOn({ ...on, least }, bound));
   return [{ kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 5 }];
 }
 

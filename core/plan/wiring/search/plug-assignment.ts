@@ -1,27 +1,29 @@
 import { bestAssignment } from "./hungarian";
-import type { PlugBounds } from "./plug-bounds";
+import type { HubsAsSet, PlugBounds } from "./plug-bounds";
 import type { Configuration, PlanContext } from "./configurations";
 import type { Plug } from "./plugs";
 import type { PlugOutcome } from "./evaluate-plug";
 import { bestOption, unpluggedOption, type PlayerOption } from "./judge-plug";
 import type { SocketKind } from "../space";
-import { type LeastInKind, NONE_NEEDED, type PlugTables } from "./school-needs";
+import { type Placing, type PlugTables, type Variant } from "./school-needs";
 
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
 
-/** Upper bounds of plugs within a control group; every configuration evaluated there tightens them. */
+/** Upper bounds of plugs on configurations where control is the same; every one that is evaluated tightens them. */
 export class PlugUpperBounds {
   private readonly known = new Map<Plug, number>();
   /** How often a bound was tightened. */
   version = 0;
 
-  of(plug: Plug): number {
-    return this.known.get(plug) ?? Infinity;
+  constructor(private readonly bounds: Pick<PlugBounds, "on">) {}
+
+  on(set: HubsAsSet, plug: Plug): number {
+    return Math.min(this.bounds.on(set, plug), this.known.get(plug) ?? Infinity);
   }
 
   tighten(plug: Plug, most: number): void {
-    if (most >= this.of(plug)) return;
+    if (most >= (this.known.get(plug) ?? Infinity)) return;
     this.known.set(plug, most);
     this.version += 1;
   }
@@ -48,7 +50,7 @@ export class PlugValues {
     const option = this.options.get(plug);
     if (option !== undefined) return option?.points ?? -Infinity;
     const outcomes = this.outcomesOf(plug);
-    const most = Math.min(this.bounds.on(this.configuration, plug), this.upperBounds.of(plug));
+    const most = this.upperBounds.on(this.configuration, plug);
     return outcomes
       ? Math.min(most, Math.max(-Infinity, ...outcomes.map((one) => one.points + this.bounds.actPointsOn(this.configuration, plug, one))))
       : most;
@@ -123,14 +125,9 @@ export interface AssignmentResult {
  * The best assignment of players to sockets, refined until every plug in it is evaluated or its bound is at or below the cutoff; null where
  * they cannot all be placed. Only plugs that appear in a best assignment are evaluated.
  */
-export function solveAssignment(
-  tables: PlugTables,
-  worth: PlugValues,
-  cutoff: number,
-  least: LeastInKind = NONE_NEEDED,
-): AssignmentResult | null {
+export function solveAssignment(placing: Placing, worth: PlugValues, cutoff: number): AssignmentResult | null {
   for (;;) {
-    const found = assignPlugs(tables, (plug) => worth.of(plug), least);
+    const found = assignPlugs(placing, (plug) => worth.of(plug));
     if (!found) return null;
     const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
     if (chosen.length === found.plugs.length) return { ...found, chosen };
@@ -156,19 +153,25 @@ export const partition = (tables: PlugTables, plugs: readonly Plug[]): readonly 
   });
 
 /**
- * Upper bound of what players bring on a topology; -Infinity where they cannot all be placed. Refined only until it is at or below the
- * cutoff; `isWhole` says whether every plug of the best assignment was refined.
+ * Upper bound of what players bring by a variant, by a relaxation of it first.
+ * @param of upper bound of a placing, refined until it is at or below the cutoff
  */
-export function playersUpperBound(
-  tables: PlugTables,
-  bounds: PlugBounds,
-  cutoff: number,
-): { readonly worth: number; readonly isWhole: boolean } {
+export function variantUpperBound({ relaxed, placings }: Variant, cutoff: number, of: (placing: Placing) => number): number {
+  const bound = of(relaxed);
+  return bound <= cutoff || placings.length === 1 ? bound : Math.min(bound, Math.max(...placings.map(of)));
+}
+
+/**
+ * Upper bound of what players bring on a topology; -Infinity where they cannot all be placed. Refined until it is at or below the cutoff, or
+ * every plug of the best assignment is.
+ */
+export function playersUpperBound(placing: Placing, bounds: PlugBounds, cutoff: number): number {
+  const { tables } = placing;
   for (;;) {
-    const found = assignPlugs(tables, (plug) => bounds.of(plug));
-    if (!found) return { worth: -Infinity, isWhole: true };
+    const found = assignPlugs(placing, (plug) => bounds.of(plug));
+    if (!found) return -Infinity;
     const open = found.plugs.filter((plug) => !bounds.isRefined(plug));
-    if (open.length === 0 || found.worth <= cutoff) return { worth: found.worth, isWhole: open.length === 0 };
+    if (open.length === 0 || found.worth <= cutoff) return found.worth;
     const fresh = open.filter((plug) => !bounds.isStarted(plug));
     // Otherwise equal players would take its place one after the other.
     for (const plug of fresh) for (const one of bounds.alike(plug, tables)) bounds.start(one);
@@ -185,9 +188,8 @@ const MUST_BE_TAKEN = 1e6;
  * no plug left, or too few can be there.
  */
 export function assignPlugs(
-  tables: PlugTables,
+  { tables, least }: Placing,
   worthOf: (plug: Plug) => number,
-  least: LeastInKind = NONE_NEEDED,
 ): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
   const { kinds, numbers, rooms } = seatsOf(tables);
   const needed = [...least].map(([kind, count]) => ({ place: numbers.get(kind), count }));

@@ -149,7 +149,7 @@ describe("the volume keys of a screen", () => {
       const bounds = new PlugBounds(context, topology);
       const [configuration] = [...everyConfiguration(context, topology)].filter(({ isPossible }) => isPossible);
       if (!configuration) continue;
-      const values = new PlugValues(context, configuration, new PlugUpperBounds(), bounds);
+      const values = new PlugValues(context, configuration, new PlugUpperBounds(bounds), bounds);
       for (const plug of plugsOf(context, topology).tables.flat()) {
         const stages = [0, 1, 2, 3].map(() => {
           const now = values.of(plug);

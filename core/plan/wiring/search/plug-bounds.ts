@@ -1,15 +1,23 @@
 import { takesPart } from "@/core/cec";
-import type { Device } from "@/core/device";
 import type { CableEnd } from "@/core/job";
-import { actsUpperBound, type ActsUpperBound, asPlanned, controlOffKey, type ControlReach, controlReachOf, type SoundsOf } from "../bounds";
+import {
+  actsUpperBound,
+  type ActsUpperBound,
+  asPlanned,
+  controlOffKey,
+  type ControlReach,
+  controlReachOf,
+  type KeptUpperBound,
+} from "../bounds";
 import type { Topology } from "../topology";
-import { JobFacts, SettingMemo } from "../memo";
+import { SettingMemo } from "../memo";
 import type { Configuration, PlanContext } from "./configurations";
 import { evaluateStandIn, outcomesOf, type PlugOutcome, type StandInOutcome, standInOfPlug } from "./evaluate-plug";
 import { ACTS_SHARE, allowsRemotes } from "../evaluation";
-import { passedUpperBound, type PassedUpperBound } from "./passed-bound";
+import { hubChoices } from "./hub-choices";
+import { PassedBounds } from "./passed-bounds";
 import type { Plug } from "./plugs";
-import { equalsOf, jobWith, mayPassAsleep, reachOf, seenAloneFrom, type StandIn, type Wire } from "../space";
+import { equalsOf, jobWith, mayPassAsleep, reachOf, seenAloneFrom, undecided, type Wire } from "../space";
 
 /** The bound of a plug as far as it is refined. */
 interface KnownBound {
@@ -18,8 +26,24 @@ interface KnownBound {
   /** The sound in it, and what it lost because the screen's volume keys do not reach that. */
   readonly sound: number;
   readonly volume: number;
-  /** It includes what passes of sound and picture. */
-  readonly isWhole: boolean;
+  readonly alone: boolean;
+  /** What passes of sound and picture, where the bound includes it. */
+  readonly passed: PassedUpperBound | null;
+}
+
+/** Upper bounds of what passes of a player. */
+type PassedUpperBound = Pick<KeptUpperBound, "sounds" | "pictures">;
+
+/** Hubs as they are set, with what is known of their own sources: rows, or at most how many points the main screen's own sound is. */
+export interface HubsAsSet extends Pick<Configuration, "hubs"> {
+  readonly rows?: Configuration["rows"];
+  readonly ownSound?: number;
+}
+
+/** Upper bound of a plug, and the sound in it. */
+export interface SoundLimit {
+  readonly most: number;
+  readonly sound: number;
 }
 
 /** Who is on whose control wire, with upper bounds of the acts: for a player that takes part in control, and for one that does not. */
@@ -37,10 +61,9 @@ export class PlugBounds {
   /** The outcomes of those that stand for players, by their wires, and those of plugs by them. */
   private readonly evaluated = new Map<Wire, SettingMemo<readonly StandInOutcome[]>>();
   private readonly outcomes = new Map<Plug, Map<readonly StandInOutcome[], readonly PlugOutcome[]>>();
-  /** What can pass along each wire of a stand-in. */
-  private readonly passed = new Map<Wire, PassedUpperBound>();
-  private readonly planned: readonly Device[];
-  private room: JobFacts | undefined;
+  /** What passes of sound whatever is set, and what of pictures as it is planned. */
+  private sounds: PassedBounds | undefined;
+  private pictures: PassedBounds | undefined;
   private hearing: ControlReach | undefined;
   /** By the hubs that take no part in control. */
   private readonly hearings = new Map<string, ControlBounds>();
@@ -51,16 +74,14 @@ export class PlugBounds {
   constructor(
     private readonly context: PlanContext,
     private readonly topology: Topology,
-  ) {
-    this.planned = topology.hubs.map(asPlanned);
-  }
+  ) {}
 
   of(plug: Plug): number {
     return this.known.get(plug)?.most ?? plug.most;
   }
 
   isRefined(plug: Plug): boolean {
-    return plug.kind === null || this.known.get(plug)?.isWhole === true;
+    return plug.kind === null || Boolean(this.known.get(plug)?.passed);
   }
 
   /** The control half of the bound, which is the quicker one, is computed. */
@@ -130,12 +151,12 @@ export class PlugBounds {
   soundsItself = (configuration: Configuration): boolean => this.ownSoundOn(configuration) > 0;
 
   /** Upper bound of a plug on a configuration, or on any of some that share their control settings: less what its acts lose there. */
-  on(configuration: Pick<Configuration, "hubs"> & Partial<Pick<Configuration, "rows">>, plug: Plug): number {
+  on(set: HubsAsSet, plug: Plug): number {
     const looked = this.known.get(plug);
-    const acts = looked && this.actsOn(configuration, plug, true);
+    const acts = looked && this.actsOn(set, plug, true);
     if (!looked || !acts) return this.of(plug);
     if (!allowsRemotes(this.context.space, acts.remotes)) return -Infinity;
-    const volume = this.lostByVolume(acts, looked.sound, this.ownSoundOn(configuration));
+    const volume = this.lostByVolume(acts, looked.sound, this.ownSoundOn(set));
     return looked.most + looked.volume - volume - this.actPoints(looked.acts - acts.ease);
   }
 
@@ -149,12 +170,19 @@ export class PlugBounds {
     Math.min(this.actPoints(volume), sound, ownSound);
 
   /** The points of the main screen's own sound: how many at most, or on a configuration whether there are any. A mute screen never sounds itself. */
-  private ownSoundOn({ rows }: Partial<Pick<Configuration, "rows">>): number {
-    const { space, most } = this.context;
+  private ownSoundOn({ rows, ownSound }: Partial<HubsAsSet>): number {
+    const { space } = this.context;
     const main = space.screens.find(({ id }) => id === space.mainScreen);
     if (!main?.speakers) return Infinity;
     if (rows) return rows.some(({ player, arrives }) => player === main.id && arrives) ? Infinity : 0;
-    return (this.ownSound ??= most.soundOfOwn(main, reachOf(space, this.topology), this.ownSounds));
+    return ownSound ?? (this.ownSound ??= this.ownSoundBy(this.passing));
+  }
+
+  /** The points of the main screen's own sound at most, by what passes. */
+  ownSoundBy({ soundOfOwn }: PassedBounds): number {
+    const { space, most } = this.context;
+    const main = space.screens.find(({ id }) => id === space.mainScreen);
+    return main ? most.soundOfOwn(main, reachOf(space, this.topology), soundOfOwn) : 0;
   }
 
   /** Computes the control half of the bound, and whether its player can be watched alone. */
@@ -164,8 +192,7 @@ export class PlugBounds {
 
   /** Computes all of the bound, what passes of sound and picture included. */
   refine(plug: Plug): void {
-    const passed = this.isRefined(plug) ? null : this.passedBy(plug);
-    if (passed) this.tighten(plug, passed);
+    if (!this.isRefined(plug)) this.tighten(plug, this.passedBy(plug));
   }
 
   /** The plugs of equal players into the same kind of socket, itself included; a bound of one soon holds for all. */
@@ -189,25 +216,44 @@ export class PlugBounds {
     const volume = this.lostByVolume(acts, sound, this.ownSoundOn({}));
     const isAccepted = allowsRemotes(space, acts.remotes);
     const bound = isAccepted ? Math.min(plug.most, cap) - volume : -Infinity;
-    this.known.set(plug, { most: bound, acts: acts.ease, sound, volume, isWhole: passed !== null });
+    this.known.set(plug, { most: bound, acts: acts.ease, alone: goes.alone, sound, volume, passed });
+  }
+
+  /** Upper bound of a plug where its player keeps no more than so much of its sound, once all of its bound is computed; null before. */
+  withSounds(set: HubsAsSet, plug: Plug, sounds: readonly number[]): SoundLimit | null {
+    const { most } = this.context;
+    const { player, wire, reach } = plug;
+    const looked = this.known.get(plug);
+    const acts = this.actsOn(set, plug, true);
+    if (!acts || !wire || !reach || !looked?.passed) return null;
+    const kept = { ...looked.passed, sounds, acts: acts.ease, alone: looked.alone };
+    return { most: most.ofPlayer(player, { reach, wire }, kept), sound: most.soundOfPlayer(player, { reach, wire }, { sounds }) };
+  }
+
+  /** The same bound less what is lost because the screen's volume keys do not reach what sounds. */
+  limitedTo({ most, sound }: SoundLimit, set: HubsAsSet, plug: Plug): number {
+    const acts = this.actsOn(set, plug, true);
+    return acts ? most - this.lostByVolume(acts, sound, this.ownSoundOn(set)) : most;
   }
 
   /** What can pass by a plug at most; null where it is unplugged. */
   private passedBy(plug: Plug): PassedUpperBound | null {
-    const standing = standInOfPlug(this.context.space, plug);
-    if (!standing) return null;
-    const known = this.passed.get(standing.wire) ?? this.passedOf(standing);
-    this.passed.set(standing.wire, known);
-    return known;
+    const { space } = this.context;
+    const standIn = standInOfPlug(space, plug);
+    if (!standIn) return null;
+    this.pictures ??= new PassedBounds(this.context, this.topology.hubs.map(asPlanned), this.topology.wires);
+    return { sounds: this.passing.soundOf(standIn), pictures: this.pictures.pictureOf(standIn) };
   }
 
-  private passedOf({ device: standIn, wire }: StandIn): PassedUpperBound {
+  /** What passes of sound, whatever is set. */
+  get passing(): PassedBounds {
     const { space } = this.context;
-    const { wires } = this.topology;
-    const device = asPlanned(standIn);
-    this.room ??= new JobFacts(jobWith(space, this.planned, wires));
-    const room = new JobFacts({ devices: [device], cables: [wire.cable] }, this.room);
-    return passedUpperBound(this.context, room, device, () => jobWith(space, this.planned, [...wires, wire], [device]));
+    const { hubs, wires } = this.topology;
+    return (this.sounds ??= new PassedBounds(
+      this.context,
+      hubs.map((hub) => undecided(hub, hubChoices(space, this.topology, hub))),
+      wires,
+    ));
   }
 
   /** The outcomes of a plug on a configuration, from the memo where every setting they depend on is the same. */
@@ -216,7 +262,7 @@ export class PlugBounds {
     if (!standing) return [];
     const told = this.evaluated.get(standing.wire) ?? new SettingMemo();
     this.evaluated.set(standing.wire, told);
-    const sounds = this.passedBy(plug)?.sounds;
+    const sounds = this.passing.soundOf(standing);
     return this.ownOutcomes(
       plug,
       told.of(configuration.hubs, () => evaluateStandIn(this.context, configuration, standing, sounds)),
@@ -237,12 +283,4 @@ export class PlugBounds {
     own.set(evaluated, known);
     return known;
   }
-
-  /** Upper bound of the sound kept by the hubs' own sources. */
-  readonly ownSounds: SoundsOf = (device) => {
-    const { space } = this.context;
-    const job = jobWith(space, this.planned, this.topology.wires);
-    this.room ??= new JobFacts(job);
-    return passedUpperBound(this.context, this.room, device, () => job).sounds;
-  };
 }

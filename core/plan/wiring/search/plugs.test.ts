@@ -6,6 +6,7 @@ import { missing, topologiesOf } from "../topology";
 import { newContext } from "./configurations";
 import { assignPlugs } from "./plug-assignment";
 import { type Plug, plugsOf } from "./plugs";
+import { anywhere } from "./school-needs";
 import { equalsOf, jobWith, type SocketKind, wiresBetween } from "../space";
 import { topologyOf, spaceWith } from "../under-test/space-with";
 import { PRESETS } from "../evaluation";
@@ -22,7 +23,7 @@ describe("the plugs of a topology", () => {
           const plugs = plugsOf(context, topology);
           expect(plugs.tables).toHaveLength(space.players.length);
           for (const table of plugs.tables) expect(table[0]).toMatchObject({ kind: null, wire: null });
-          const assigned = assignPlugs(plugs.tables, ({ most }) => most);
+          const assigned = assignPlugs(anywhere(plugs.tables), ({ most }) => most);
           expect(assigned?.worth ?? -Infinity).toBeLessThanOrEqual(plugs.roughly + 1e-9);
         }
       }),
@@ -37,7 +38,7 @@ describe("the plugs of a topology", () => {
     const inBar = plugs.tables.map((table) => table.filter(({ kind }) => kind?.device === "bar"));
     expect(inBar.every((table) => table.length > 0)).toBe(true);
     // The bar has one socket for both.
-    expect(assignPlugs(inBar, ({ most }) => most)).toBeNull();
+    expect(assignPlugs(anywhere(inBar), ({ most }) => most)).toBeNull();
   });
 
   test("are laid out once, however often they are asked for", () => {
@@ -104,7 +105,7 @@ describe("players of whom some must be in a kind of socket", () => {
     fc.assert(
       fc.property(worths, fc.nat(3), (rows, least) => {
         const tables = rows.map((row, index) => tableOf(`p${index}`, row));
-        const found = assignPlugs(tables, ({ most }) => most, new Map([[box, least]]));
+        const found = assignPlugs({ tables, least: new Map([[box, least]]) }, ({ most }) => most);
         expect(found?.worth ?? -Infinity).toBeCloseTo(bestByHand(tables, least), 9);
         if (found) expect(found.plugs.filter(({ kind }) => kind === box).length).toBeGreaterThanOrEqual(least);
       }),

@@ -60,6 +60,11 @@ export class Plugs {
     return this.laid;
   }
 
+  /** One plug into each kind of socket that some player can be in. */
+  get ofEachKind(): readonly Plug[] {
+    return this.kinds.flatMap(({ plugs }) => plugs.find((own) => own.length > 0)?.slice(0, 1) ?? []);
+  }
+
   /** Relaxation: upper bound of what the players bring if every socket had room for all of them. */
   get roughly(): number {
     return this.unplugged.reduce(

@@ -56,8 +56,10 @@ describe("a receiver with fewer inputs than players", () => {
     expect(found.proven).toBe(true);
     expect(best.school).toBe("mixed");
     expect(placesOf(best)).toMatchObject({ disc: "receiver", console: "receiver" });
-    // The other two lose nothing through ARC, and can be watched while the receiver sleeps.
-    expect([...best.places].filter(([, hub]) => hub === "tv").map(([player]) => player)).toEqual(["box", "streamer"]);
+    // The receiver has a socket for one of the other two: neither loses anything through ARC, so which of them has it does not matter.
+    const inScreen = [...best.places].filter(([, hub]) => hub === "tv").map(([player]) => player);
+    expect(inScreen.length).toBeGreaterThan(0);
+    for (const player of inScreen) expect(["box", "streamer"]).toContain(player);
   });
 
   test("and every school that is possible stands beside it with what it costs", () => {

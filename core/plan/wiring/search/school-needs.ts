@@ -1,15 +1,45 @@
 import { endKey } from "@/core/job";
 import type { Device } from "@/core/device";
 import { allowsHub, hubOf, isSwitchBox, type School, type Topology } from "../topology";
-import type { Plug } from "./plugs";
+import type { Plug, Plugs } from "./plugs";
 import { type SocketKind, inputKinds, isLead, NO_SOCKETS, reachOf, type WiringSpace } from "../space";
 
 /** The plugs of each player, in the order of the players. */
 export type PlugTables = readonly (readonly Plug[])[];
 
 /** The plugs that a school allows; where each player goes is still open. */
-export const allowedIn = (space: WiringSpace, topology: Topology, school: School, tables: PlugTables): PlugTables =>
-  tables.map((plugs) => plugs.filter(({ kind }) => kind === null || allowsHub(space, school, hubOf(topology, kind.device))));
+export function allowedIn(space: WiringSpace, topology: Topology, school: School, tables: PlugTables): PlugTables {
+  const forbidden = new Set(topology.hubs.filter(({ id }) => !allowsHub(space, school, hubOf(topology, id))).map(({ id }) => id));
+  return forbidden.size === 0 ? tables : tables.map((plugs) => plugs.filter(({ kind }) => kind === null || !forbidden.has(kind.device)));
+}
+
+/** The plugs that players may be in, with at least so many players in some kinds of sockets. */
+export interface Placing {
+  readonly tables: PlugTables;
+  readonly least: LeastInKind;
+}
+
+/** Players in any of these plugs, with none needed anywhere. */
+export const anywhere = (tables: PlugTables): Placing => ({ tables, least: NONE_NEEDED });
+
+/** How players may be placed on a topology for plans of one school. */
+export interface Variant {
+  readonly school: School;
+  /** One for each way to meet what the school and the boxes need; at least one. */
+  readonly placings: readonly Placing[];
+  /** Relaxation: as any of them, and perhaps as none. */
+  readonly relaxed: Placing;
+}
+
+/** How players may be placed for a school on a topology; null where what the school and the boxes need cannot be met. */
+export function variantOf(space: WiringSpace, topology: Topology, school: School, plugs: Plugs): Variant | null {
+  const needs = needsOf(space, topology, school, plugs.tables);
+  const tables = allowedIn(space, topology, school, plugs.tables);
+  const ways = needs ? waysToMeet(needs, plugs.ofEachKind) : [];
+  const placings = ways.map((least) => ({ tables, least }));
+  const [first] = placings;
+  return first ? { school, placings, relaxed: placings.length === 1 ? first : anywhere(tables) } : null;
+}
 
 /** A number of players that must be plugged in certain ways, or the plan is not of its school or one of its boxes does nothing. */
 export interface Need {
@@ -18,7 +48,7 @@ export interface Need {
 }
 
 /** What a school and the boxes of a topology need: a player in the hub that the school is named after, and in every box that is there for players. Null: impossible. */
-export function needsOf(space: WiringSpace, topology: Topology, school: School, tables: PlugTables): readonly Need[] | null {
+function needsOf(space: WiringSpace, topology: Topology, school: School, tables: PlugTables): readonly Need[] | null {
   const hub = ({ kind }: Plug) => (kind ? hubOf(topology, kind.device) : null);
   const ofBoxes = topology.boxes.map(({ device }): Need => ({
     count: playersNeeded(topology, device),
@@ -48,7 +78,7 @@ function leadNeeds(space: WiringSpace, topology: Topology): readonly Need[] {
   if (leads.length === 0) return [];
   const reach = reachOf(space, topology);
   const own = [...topology.hubs, ...space.fixedDevices].flatMap(({ id, sources }) =>
-    sources.map((source) => reach({ device: id, port: source.id })),
+    sources.flatMap((source) => (source.contents.length ? [reach({ device: id, port: source.id })] : [])),
   );
   return leads.flatMap(({ cable }): Need[] => {
     const lead = endKey(cable.to);
@@ -58,19 +88,20 @@ function leadNeeds(space: WiringSpace, topology: Topology): readonly Need[] {
 
 /** How many players must be in sockets of a kind; none is named where any number will do. */
 export type LeastInKind = ReadonlyMap<SocketKind, number>;
-export const NONE_NEEDED: LeastInKind = new Map();
+const NONE_NEEDED: LeastInKind = new Map();
 
 /**
  * Every way to meet needs by kinds of sockets: how many players have to be in each at least. Which plugs meet a need depends on their kind of
  * socket alone. Empty where no socket meets one.
+ * @param plugs one into each kind of socket
  */
-export function waysToMeet(needs: readonly Need[], tables: PlugTables): readonly LeastInKind[] {
-  const kinds = new Map(tables.flatMap((plugs) => plugs.flatMap((plug) => (plug.kind ? [[plug.kind, plug] as const] : []))));
+function waysToMeet(needs: readonly Need[], plugs: readonly Plug[]): readonly LeastInKind[] {
   const choose = (left: readonly SocketKind[], count: number): readonly (readonly SocketKind[])[] =>
     count === 0 ? [[]] : left.flatMap((kind, index) => choose(left.slice(index), count - 1).map((others) => [kind, ...others]));
   return needs.reduce<readonly LeastInKind[]>(
     (ways, { count, isMetBy }) => {
-      const meeting = [...kinds].flatMap(([kind, plug]) => (isMetBy(plug) ? [kind] : []));
+      if (count === 0) return ways;
+      const meeting = plugs.flatMap((plug) => (plug.kind && isMetBy(plug) ? [plug.kind] : []));
       return ways.flatMap((way) => choose(meeting, count).map((chosen) => atLeast(way, chosen)));
     },
     [NONE_NEEDED],
@@ -83,10 +114,6 @@ function atLeast(way: LeastInKind, kinds: readonly SocketKind[]): LeastInKind {
   for (const kind of kinds) merged.set(kind, Math.max(merged.get(kind) ?? 0, kinds.filter((other) => other === kind).length));
   return merged;
 }
-
-/** Whether these plugs meet the needs. */
-export const needsAreMet = (needs: readonly Need[], plugs: readonly Plug[]): boolean =>
-  needs.every(({ count, isMetBy }) => plugs.filter(isMetBy).length >= count);
 
 /** The tables of plugs for a school, once for each choice of players that meets its needs. */
 export function startsOf(space: WiringSpace, topology: Topology, school: School, tables: PlugTables): readonly PlugTables[] {

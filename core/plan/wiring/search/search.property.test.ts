@@ -39,7 +39,7 @@ import {
 } from "../evaluation";
 import { searchPlans } from "./search";
 import { playersNeeded } from "./school-needs";
-import { choicesOn } from "./configurations";
+import { choicesOn } from "./hub-choices";
 import { LEAST_ARRIVING, type Trade, tradeOf, tradesOf } from "../trades";
 
 /** A device with only the settings named, and two choices of each, so that a room stays small enough to try all of it. */

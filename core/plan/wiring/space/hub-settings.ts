@@ -72,6 +72,17 @@ export function withSettings(device: Device, choices: readonly SettingChoice[]):
   };
 }
 
+/** The device with its settings as planned where one value is considered, and known to nobody where several are. */
+export function undecided(device: Device, choices: readonly (readonly SettingChoice[])[]): Device {
+  const open = new Set(choices.flatMap((values) => (values.length > 1 && values[0]?.device === device.id ? [values[0].key] : [])));
+  const set = withSettings(
+    device,
+    choices.flatMap((values) => (values.length === 1 ? values : [])),
+  );
+  if (open.size === 0) return set;
+  return { ...set, settings: set.settings.map((row) => (open.has(row.key) ? { ...row, found: null, planned: null } : row)) };
+}
+
 /** How many of these differ from what was found at the devices: so many menus are to be visited. */
 export const menusOf = (devices: readonly Device[], choices: readonly SettingChoice[]): number =>
   devices.reduce(

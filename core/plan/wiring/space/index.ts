@@ -1,6 +1,6 @@
 export { atHand, boxOfShelf } from "./at-hand";
 export { hasBond, pinnedPort } from "./bonds";
-export { choicesOf, combinations, menusOf, type SettingChoice, withSettings } from "./hub-settings";
+export { choicesOf, combinations, menusOf, type SettingChoice, undecided, withSettings } from "./hub-settings";
 export { jobWith } from "./job-with";
 export { cartesianProduct, groupBy } from "./product";
 export { isSeenAlone, mayPassAsleep, PASS_SETTING, type Reach, reachOf, seenAloneFrom } from "./reach";

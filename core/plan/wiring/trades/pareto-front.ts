@@ -13,6 +13,7 @@ import {
   plugsOf,
   type PlugTables,
   startsOf,
+  anywhere,
   topologyEffort,
   unpluggedOption,
   withPictureBounds,
@@ -96,11 +97,12 @@ class Quest {
     const cost = effort.money + effort.guessed;
     // Players take away no more minutes than there are cables to leave as they are, and cost nothing at least.
     const least = { cost, work: effort.minutes - space.existing.length };
-    const roughly = assignPlugs(tables, ({ most }) => most)?.worth ?? -Infinity;
+    const roughly = assignPlugs(anywhere(tables), ({ most }) => most)?.worth ?? -Infinity;
     if (this.isCovered({ arrivals: (ownMost + roughly) / 100, ease: 1, ...least })) return;
     tables.flat().forEach((plug) => bounds.refine(plug));
-    const arrivals = assignPlugs(tables, (plug) => bounds.of(plug))?.worth ?? -Infinity;
-    const ease = space.players.length === 0 ? 1 : (assignPlugs(tables, (plug) => this.easeAtMost(plug, bounds))?.worth ?? -Infinity);
+    const arrivals = assignPlugs(anywhere(tables), (plug) => bounds.of(plug))?.worth ?? -Infinity;
+    const ease =
+      space.players.length === 0 ? 1 : (assignPlugs(anywhere(tables), (plug) => this.easeAtMost(plug, bounds))?.worth ?? -Infinity);
     if (this.isCovered({ arrivals: (ownMost + arrivals) / 100, ease, ...least })) return;
     for (const configuration of everyConfiguration(this.context, topology)) {
       if (this.isOver()) return;

@@ -1,0 +1,53 @@
+import type { Topology } from "../topology";
+import { reachOf } from "../space";
+import type { ControlGroup, PlanContext } from "./configurations";
+import { standInOfPlug } from "./evaluate-plug";
+import { PassedBounds } from "./passed-bounds";
+import type { HubsAsSet, PlugBounds, SoundLimit } from "./plug-bounds";
+import type { Plug } from "./plugs";
+
+/** Upper bounds of plugs in a control group, refined on demand by the sound that passes with the settings of the group. */
+export class GroupBounds {
+  private readonly limits = new Map<Plug, SoundLimit | null>();
+  private readonly passed: PassedBounds;
+  private set: HubsAsSet | undefined;
+
+  constructor(
+    private readonly context: PlanContext,
+    private readonly topology: Topology,
+    private readonly bounds: PlugBounds,
+    private readonly group: ControlGroup,
+  ) {
+    this.passed = new PassedBounds(context, group.undecided, topology.wires);
+  }
+
+  /** Upper bound of the hubs' own sources. */
+  get own(): number {
+    const { space, most } = this.context;
+    return most.ofOwn(this.topology.hubs, reachOf(space, this.topology), this.passed.soundOfOwn);
+  }
+
+  isRefined(plug: Plug): boolean {
+    return plug.kind === null || this.limits.has(plug);
+  }
+
+  refine(plug: Plug): void {
+    const standIn = standInOfPlug(this.context.space, plug);
+    if (!standIn || this.isRefined(plug)) return;
+    this.bounds.refine(plug);
+    this.limits.set(plug, this.bounds.withSounds(this.group, plug, this.passed.soundOf(standIn)));
+  }
+
+  /** Upper bound of a plug on every configuration of the group. */
+  of(plug: Plug): number {
+    this.set ??= { hubs: this.group.hubs, ownSound: this.bounds.ownSoundBy(this.passed) };
+    return this.on(this.set, plug);
+  }
+
+  /** Upper bound of a plug on one of them. */
+  on(set: HubsAsSet, plug: Plug): number {
+    const limit = this.limits.get(plug);
+    const bound = this.bounds.on(set, plug);
+    return limit ? Math.min(bound, this.bounds.limitedTo(limit, set, plug)) : bound;
+  }
+}
