@@ -1,8 +1,8 @@
-import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
-import { hearsVolumeByInfrared, mayReturn, mayTakeReturn, type Device } from "@/core/device";
+import { controlWires, kindOf, returnLinks, takesPart, type Act } from "@/core/cec";
+import { effectiveSetting, hearsVolumeByInfrared, mayReturn, mayTakeReturn, type Device } from "@/core/device";
 import { endKey, findPort, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
-import { type WiringSpace } from "../space";
+import { PASS_SETTING, type WiringSpace } from "../space";
 
 /** Who is on whose control wire on a topology. */
 export interface ControlReach {
@@ -12,7 +12,7 @@ export interface ControlReach {
   readonly systemFollows: boolean;
   /** The volume keys of the main screen can move the sound system, by the control wire or by infrared. */
   readonly volumeReaches: boolean;
-  /** Some cable could carry an ARC return, which begins over the control wire alone. */
+  /** Some cable carries an ARC return, or could, which begins over the control wire alone. */
   readonly mayArc: boolean;
 }
 
@@ -23,21 +23,35 @@ export interface ReachedBy {
   readonly system: boolean;
 }
 
-/** The hubs that take no part as they are set; configurations with the same ones have the same control reach. */
-export function controlOffKey(hubs: readonly Device[]): string {
-  const known = controlOff.get(hubs) ?? hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
-  controlOff.set(hubs, known);
+/** Which hubs take no part in control as they are set. */
+export const controlOffKey = (hubs: readonly Device[]): string => hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
+
+/** Which hubs take part as they are set, their return channels, and whether they pass pictures on asleep; where it is the same, so is the reach. */
+export function controlReachKey(hubs: readonly Device[]): string {
+  const known = reachKeys.get(hubs) ?? hubs.flatMap(reachWords).join(" ");
+  reachKeys.set(hubs, known);
   return known;
 }
 
 /** Hubs as they are set are never changed in place. */
-const controlOff = new WeakMap<readonly Device[], string>();
+const reachKeys = new WeakMap<readonly Device[], string>();
+
+const reachWords = (hub: Device): readonly string[] => [
+  ...(takesPart(hub) ? [] : [hub.id]),
+  ...(["arc", "earc"] as const).flatMap((key) => (effectiveSetting(hub, key, "planned") === "off" ? [`${hub.id} ${key}`] : [])),
+  ...(effectiveSetting(hub, PASS_SETTING, "planned") === "on" ? [`${hub.id} passes`] : []),
+];
+
+/** Whether a player takes part in control with some choice of its settings. */
+export const mayTakePart = (player: Device): boolean =>
+  takesPart(player) || (player.speaksCec && player.settings.some(({ key, options }) => key === "cec" && options.includes("on")));
 
 /**
  * Lays out who could be on whose control wire in a room without players.
- * @param isOnBus the hubs that take part: all of them where their settings are still open
+ * @param settings whether the hubs stay as they are set; all of them may take part if they are open
  */
-export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Device) => boolean = () => true): ControlReach {
+export function controlReachOf(space: WiringSpace, job: Job, settings: "open" | "returns-open" | "set" = "open"): ControlReach {
+  const isOnBus = (hub: Device) => settings === "open" || takesPart(hub);
   const wires = controlWires(job);
   const wiresAt = (device: Device): ReadonlySet<number> =>
     new Set(device.ports.flatMap(({ id, connector }) => (connector === "hdmi" ? [wires.of({ device: device.id, port: id })] : [])));
@@ -62,7 +76,10 @@ export function controlReachOf(space: WiringSpace, job: Job, isOnBus: (hub: Devi
       space,
       [...at(job.devices.filter(mayAnswer).map(({ id }) => id))].some((wire) => main.has(wire)),
     ),
-    mayArc: job.cables.some(({ from, to }) => [from, to].every((end) => mayReturn(findPort(job, end)))),
+    mayArc:
+      settings !== "set"
+        ? job.cables.some(({ from, to }) => [from, to].every((end) => mayReturn(findPort(job, end))))
+        : space.players.some(mayTakeReturn) || [...returnLinks(job).answer.values()].includes("arc"),
     ofSocket: (end, controlWire) => {
       const key = controlWire ? endKey(end) : `${endKey(end)} unheard`;
       const found = known.get(key) ?? reachedAt(end, controlWire);

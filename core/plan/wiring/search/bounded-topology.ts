@@ -1,11 +1,12 @@
 import type { School, Topology } from "../topology";
 import { PlugBounds } from "./plug-bounds";
 import { effortPoints, remotePoints } from "../evaluation";
-import { type ControlGroup, controlGroups, type PlanContext } from "./configurations";
+import type { PlanContext } from "./configurations";
 import { topologyEffort } from "./plan-draft";
 import { assignPlugs, playersUpperBound, variantUpperBound } from "./plug-assignment";
 import { plugsOf, type Plugs } from "./plugs";
 import { type Variant, variantOf } from "./school-needs";
+import { type SettingGroup, settingsOf } from "./setting-group";
 import { reachOf } from "../space";
 
 /** A topology with its upper bound, for some schools or for one of them. */
@@ -16,7 +17,8 @@ export interface BoundedTopology {
   /** Its points without configuration and players: what it costs. */
   readonly before: number;
   readonly bounds: PlugBounds;
-  readonly groups: () => readonly ControlGroup[];
+  /** All that its hubs can be set to. */
+  readonly settings: () => SettingGroup;
   /** Upper bound of the points of every plan on it. */
   readonly bound: number;
   /** How far the bound is refined. */
@@ -38,14 +40,14 @@ export function boundTopology(context: PlanContext, topology: Topology, schools:
   const plugs = plugsOf(context, topology);
   const before = easeWithoutPlayers(context) + remotePoints(space) - effortPoints(topologyEffort(space, topology), weights);
   const bound = before + plugs.ownMost + plugs.roughly;
-  let groups: readonly ControlGroup[] | undefined;
+  let settings: SettingGroup | undefined;
   return {
     topology,
     plugs,
     schools,
     before,
     bounds: new PlugBounds(context, topology),
-    groups: () => (groups ??= controlGroups(context, topology)),
+    settings: () => (settings ??= settingsOf(context, topology)),
     bound,
     stage: { kind: "rough" },
   };

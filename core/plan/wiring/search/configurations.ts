@@ -1,13 +1,11 @@
 import { controlStateOf, returnLinks, type ActFigures } from "@/core/cec";
 import { arrivalsOnly, type Arrival } from "@/core/chain";
 import { mayTakeReturn, type Device } from "@/core/device";
-import { present } from "@/core/outcome";
 import type { Job } from "@/core/job";
 import type { Topology } from "../topology";
 import { contentShare, effortPoints, fulfils, hopePoints, menuEffort, rowPoints, type Weights } from "../evaluation";
-import { cartesianProduct, combinations, groupBy, jobWith, type SettingChoice, undecided, type WiringSpace, withSettings } from "../space";
+import { jobWith, type SettingChoice, type WiringSpace } from "../space";
 import { pictureOnScreens, upperBounds, type UpperBounds, WHOLE_ON_ALL } from "../bounds";
-import { hubChoices } from "./hub-choices";
 import type { PlugMemo } from "./plugs";
 import { DependencyMemo, JobFacts, type MemoEntry, SettingMemo } from "../memo";
 import type { ActsResult } from "./judge-plug";
@@ -62,7 +60,8 @@ export function returnWords(job: Job): MemoEntry<string> {
   return { answer: [...answer].map(([device, link]) => `${device} ${link}`).join(), asked };
 }
 
-const returnSwitches = ({ settings }: Device): string =>
+/** The switches of its return channels, in words. */
+export const returnSwitches = ({ settings }: Device): string =>
   settings.flatMap(({ key, planned, found }) => (key === "arc" || key === "earc" ? [`${key} ${planned ?? found}`] : [])).join();
 
 /** The rows of a device's own sources, with their points. */
@@ -77,6 +76,17 @@ interface OwnSource {
   readonly told: SettingMemo<OwnRows>;
 }
 
+/** What the configurations of a topology remember together. */
+export interface SharedMemos {
+  readonly sounding: readonly OwnSource[];
+  readonly returns: SettingMemo<string>;
+}
+
+export const sharedMemos = ({ fixedDevices }: WiringSpace, { hubs }: Topology): SharedMemos => ({
+  sounding: [...hubs, ...fixedDevices].flatMap(({ id, sources }): OwnSource[] => (sources.length ? [{ id, told: new SettingMemo() }] : [])),
+  returns: new SettingMemo<string>(),
+});
+
 /** A configured topology: the settings of its hubs are fixed, its players not yet assigned. Everything about it is computed on first use. */
 export class Configuration {
   /** Points lost for the menus to visit. */
@@ -86,7 +96,7 @@ export class Configuration {
 
   constructor(
     private readonly context: PlanContext,
-    private readonly shared: { readonly sounding: readonly OwnSource[]; readonly returns: SettingMemo<string> },
+    private readonly shared: SharedMemos,
     readonly topology: Topology,
     readonly hubs: readonly Device[],
     readonly settings: readonly SettingChoice[],
@@ -132,69 +142,6 @@ export class Configuration {
   get isPossible(): boolean {
     return isFulfilled(this.context.space, this.rows);
   }
-}
-
-/** Configurations of a topology whose hubs have the same control settings. */
-export interface ControlGroup {
-  /** The hubs as one of these configurations sets them. */
-  readonly hubs: readonly Device[];
-  /** The hubs with the settings that all of these configurations share, and the others known to nobody. */
-  readonly undecided: readonly Device[];
-  readonly configurations: () => readonly Configuration[];
-}
-
-/** Every combination of hub settings of a topology, grouped by their control settings; each group is built on demand. */
-export function controlGroups(context: PlanContext, topology: Topology): readonly ControlGroup[] {
-  const { space } = context;
-  const shared = {
-    sounding: [...topology.hubs, ...space.fixedDevices].flatMap(({ id, sources }): OwnSource[] =>
-      sources.length ? [{ id, told: new SettingMemo() }] : [],
-    ),
-    returns: new SettingMemo<string>(),
-  };
-  // Each hub once per combination of its settings, so that memos about it apply to every configuration.
-  const ways = topology.hubs.map((device) =>
-    groupBy(
-      combinations(hubChoices(space, topology, device)).map((settings): SetHub => ({
-        hub: withSettings(device, settings),
-        settings,
-      })),
-      ({ hub }) => `${controlStateOf(hub)} ${returnSwitches(hub)}`,
-    ),
-  );
-  return cartesianProduct(ways).map((alike) => ({
-    hubs: alike.flatMap(([first]) => first?.hub ?? []),
-    undecided: alike.map((ways, index) => undecided(present(topology.hubs[index], "a hub of the topology"), valuesIn(ways))),
-    configurations: () =>
-      cartesianProduct(alike).map(
-        (set) =>
-          new Configuration(
-            context,
-            shared,
-            topology,
-            set.map(({ hub }) => hub),
-            set.flatMap(({ settings }) => settings),
-          ),
-      ),
-  }));
-}
-
-/** Every combination of the settings of a topology's hubs, each made when it is asked for. */
-export function* everyConfiguration(context: PlanContext, topology: Topology): Generator<Configuration> {
-  for (const { configurations } of controlGroups(context, topology)) yield* configurations();
-}
-
-/** The values that each setting has in some combinations. */
-const valuesIn = (ways: readonly SetHub[]): readonly (readonly SettingChoice[])[] =>
-  groupBy(
-    ways.flatMap(({ settings }) => settings),
-    ({ key }) => key,
-  ).map((choices) => choices.filter(({ value }, index) => choices.findIndex((other) => other.value === value) === index));
-
-/** A hub with its settings. */
-interface SetHub {
-  readonly hub: Device;
-  readonly settings: readonly SettingChoice[];
 }
 
 /** Whether the required wishes about the screens' own apps and the players that no plan moves are met. */

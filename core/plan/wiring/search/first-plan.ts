@@ -1,5 +1,6 @@
 import { addEffort, menuEffort, wireEffort } from "../evaluation";
-import { type Configuration, everyConfiguration, type PlanContext } from "./configurations";
+import type { Configuration, PlanContext } from "./configurations";
+import { everyConfiguration } from "./setting-group";
 import { choicesOf } from "../space";
 import { draftOf, type WiringPlan } from "./plan-draft";
 import { assignPlugs } from "./plug-assignment";

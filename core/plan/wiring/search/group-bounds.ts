@@ -1,10 +1,11 @@
 import type { Topology } from "../topology";
 import { reachOf } from "../space";
-import type { ControlGroup, PlanContext } from "./configurations";
+import type { PlanContext } from "./configurations";
 import { standInOfPlug } from "./evaluate-plug";
 import { PassedBounds } from "./passed-bounds";
 import type { HubsAsSet, PlugBounds, SoundLimit } from "./plug-bounds";
 import type { Plug } from "./plugs";
+import type { SettingGroup } from "./setting-group";
 
 /** Upper bounds of plugs in a control group, refined on demand by the sound that passes with the settings of the group. */
 export class GroupBounds {
@@ -16,15 +17,15 @@ export class GroupBounds {
     private readonly context: PlanContext,
     private readonly topology: Topology,
     private readonly bounds: PlugBounds,
-    private readonly group: ControlGroup,
+    private readonly group: SettingGroup,
   ) {
     this.passed = new PassedBounds(context, group.undecided, topology.wires);
   }
 
-  /** Upper bound of the hubs' own sources. */
-  get own(): number {
+  /** Upper bound of what is not about players: the hubs' own sources, less the menus to visit. */
+  get points(): number {
     const { space, most } = this.context;
-    return most.ofOwn(this.topology.hubs, reachOf(space, this.topology), this.passed.soundOfOwn);
+    return most.ofOwn(this.topology.hubs, reachOf(space, this.topology), this.passed.soundOfOwn) - this.group.menus;
   }
 
   isRefined(plug: Plug): boolean {

@@ -1,4 +1,4 @@
-export { type Configuration, everyConfiguration, newContext, type PlanContext, rowsIn, withPictureBounds } from "./configurations";
+export { type Configuration, newContext, type PlanContext, rowsIn, withPictureBounds } from "./configurations";
 export { type Assignment, bestAssignment, type WorthTable } from "./hungarian";
 export { actsOf, type PlayerOption, unpluggedOption } from "./judge-plug";
 export { PassedBounds } from "./passed-bounds";
@@ -7,4 +7,5 @@ export { assignPlugs } from "./plug-assignment";
 export { PlugBounds } from "./plug-bounds";
 export { type Plug, plugsOf } from "./plugs";
 export { anywhere, type PlugTables, startsOf } from "./school-needs";
+export { everyConfiguration } from "./setting-group";
 export { type PlanOptions, type PlanSearch, searchPlans } from "./search";

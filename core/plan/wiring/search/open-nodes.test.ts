@@ -7,7 +7,8 @@ import { newContext, withPictureBounds } from "./configurations";
 import type { WiringPlan } from "./plan-draft";
 import { ALIKE } from "./plug-assignment";
 import { searchPlans } from "./search";
-import { topologyNode, expand, type SearchState, type OpenNode } from "./open-nodes";
+import { expand } from "./expand";
+import { topologyNode, type SearchState, type OpenNode } from "./open-nodes";
 import { hasSound, boundTopology } from "./bounded-topology";
 import { PRESETS } from "../evaluation";
 

@@ -4,9 +4,11 @@ import {
   actsUpperBound,
   type ActsUpperBound,
   asPlanned,
-  controlOffKey,
   type ControlReach,
+  controlOffKey,
+  controlReachKey,
   controlReachOf,
+  mayTakePart,
   type KeptUpperBound,
 } from "../bounds";
 import type { Topology } from "../topology";
@@ -38,6 +40,8 @@ type PassedUpperBound = Pick<KeptUpperBound, "sounds" | "pictures">;
 export interface HubsAsSet extends Pick<Configuration, "hubs"> {
   readonly rows?: Configuration["rows"];
   readonly ownSound?: number;
+  /** Its return channels, and whether it passes pictures on asleep, are still open; left out: they are as set. */
+  readonly returns?: "open";
 }
 
 /** Upper bound of a plug, and the sound in it. */
@@ -49,6 +53,8 @@ export interface SoundLimit {
 /** Who is on whose control wire, with upper bounds of the acts: for a player that takes part in control, and for one that does not. */
 interface ControlBounds {
   readonly hearing: ControlReach;
+  /** Whether a player in a socket can be watched while the sound system sleeps. */
+  readonly isAlone: (socket: CableEnd) => boolean;
   readonly acts: { readonly outcomes: Map<Plug, ActsUpperBound>; readonly silentRows: Map<Plug, ActsUpperBound> };
 }
 
@@ -65,7 +71,7 @@ export class PlugBounds {
   private sounds: PassedBounds | undefined;
   private pictures: PassedBounds | undefined;
   private hearing: ControlReach | undefined;
-  /** By the hubs that take no part in control. */
+  /** By the hubs that take no part in control, and their return channels. */
   private readonly hearings = new Map<string, ControlBounds>();
   /** Whether a player in a socket can be watched while the sound system sleeps. */
   private seenAlone: ((socket: CableEnd) => boolean) | undefined;
@@ -100,7 +106,7 @@ export class PlugBounds {
   }
 
   /** The same on a configuration, for a player that takes part in control or not; null: it is unplugged. */
-  private actsOn(configuration: Pick<Configuration, "hubs">, plug: Plug, takesPart: boolean): ActsUpperBound | null {
+  private actsOn(configuration: HubsAsSet, plug: Plug, takesPart: boolean): ActsUpperBound | null {
     const { space } = this.context;
     const { hearing, acts } = this.hearingOn(configuration);
     const known = takesPart ? acts.outcomes : acts.silentRows;
@@ -109,19 +115,24 @@ export class PlugBounds {
     const player = space.players.find(({ id }) => id === plug.player);
     if (!player || !plug.wire) return null;
     const { to, controlWire } = plug.wire.cable;
-    const fresh = actsUpperBound(space, hearing, player, hearing.ofSocket(to, takesPart && controlWire));
+    const fresh = actsUpperBound(space, hearing, player, hearing.ofSocket(to, takesPart && mayTakePart(player) && controlWire));
     known.set(plug, fresh);
     return fresh;
   }
 
-  private hearingOn({ hubs }: Pick<Configuration, "hubs">): ControlBounds {
-    const deaf = controlOffKey(hubs);
-    const known = this.hearings.get(deaf);
+  private hearingOn({ hubs, returns }: HubsAsSet): ControlBounds {
+    const key = returns ? `open ${controlOffKey(hubs)}` : controlReachKey(hubs);
+    const known = this.hearings.get(key);
     if (known) return known;
     const { space } = this.context;
-    const hearing = controlReachOf(space, jobWith(space, hubs, this.topology.wires), (hub) => takesPart(hub));
-    const fresh = { hearing, acts: { outcomes: new Map(), silentRows: new Map() } };
-    this.hearings.set(deaf, fresh);
+    const job = jobWith(space, hubs, this.topology.wires);
+    const isAlone = returns ? seenAloneFrom(space, job, mayPassAsleep(space.system)) : seenAloneFrom(space, job);
+    const fresh = {
+      hearing: controlReachOf(space, job, returns ? "returns-open" : "set"),
+      isAlone,
+      acts: { outcomes: new Map(), silentRows: new Map() },
+    };
+    this.hearings.set(key, fresh);
     return fresh;
   }
 
@@ -157,7 +168,23 @@ export class PlugBounds {
     if (!looked || !acts) return this.of(plug);
     if (!allowsRemotes(this.context.space, acts.remotes)) return -Infinity;
     const volume = this.lostByVolume(acts, looked.sound, this.ownSoundOn(set));
-    return looked.most + looked.volume - volume - this.actPoints(looked.acts - acts.ease);
+    return (
+      looked.most +
+      looked.volume -
+      volume -
+      this.actPoints(looked.acts - acts.ease) -
+      (looked.alone && !this.isAlone(set, plug) ? this.alone : 0)
+    );
+  }
+
+  private isAlone(set: HubsAsSet, { wire }: Plug): boolean {
+    return wire !== null && this.hearingOn(set).isAlone(wire.cable.to);
+  }
+
+  /** The points of a player that can be watched while the sound system sleeps. */
+  private get alone(): number {
+    const { space, weights } = this.context;
+    return (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
   }
 
   private readonly actPoints = (ease: number): number => this.context.weights.ease * ACTS_SHARE * ease;
@@ -208,7 +235,7 @@ export class PlugBounds {
     const { hubs, wires } = this.topology;
     const { to, controlWire } = wire.cable;
     this.hearing ??= controlReachOf(space, jobWith(space, hubs, wires));
-    const acts = actsUpperBound(space, this.hearing, player, this.hearing.ofSocket(to, controlWire));
+    const acts = actsUpperBound(space, this.hearing, player, this.hearing.ofSocket(to, controlWire && mayTakePart(player)));
     this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires), mayPassAsleep(space.system));
     const goes = { acts: acts.ease, alone: this.seenAlone(to) };
     const cap = passed ? most.ofPlayer(player.id, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player.id, goes);
@@ -226,7 +253,7 @@ export class PlugBounds {
     const looked = this.known.get(plug);
     const acts = this.actsOn(set, plug, true);
     if (!acts || !wire || !reach || !looked?.passed) return null;
-    const kept = { ...looked.passed, sounds, acts: acts.ease, alone: looked.alone };
+    const kept = { ...looked.passed, sounds, acts: acts.ease, alone: this.isAlone(set, plug) };
     return { most: most.ofPlayer(player, { reach, wire }, kept), sound: most.soundOfPlayer(player, { reach, wire }, { sounds }) };
   }
 

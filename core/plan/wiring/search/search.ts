@@ -5,7 +5,8 @@ import type { WiringPlan } from "./plan-draft";
 import { ALIKE } from "./plug-assignment";
 import type { WiringSpace } from "../space";
 import { PriorityQueue } from "../../priority-queue";
-import { expand, topologyNode, type OpenNode, type SearchState } from "./open-nodes";
+import { expand } from "./expand";
+import { topologyNode, type OpenNode, type SearchState } from "./open-nodes";
 import { hasSound, boundTopology, type BoundedTopology } from "./bounded-topology";
 import type { Weights } from "../evaluation";
 
@@ -138,7 +139,7 @@ const byBound = (a: OpenNode, b: OpenNode): number => Math.round(b.bound / ALIKE
  * beat the incumbents. Returns the bound of what was left open when the time ran out; -Infinity where nothing was.
  */
 function explore(run: SearchState, pending: readonly BoundedTopology[], isOver: () => boolean): number {
-  const open = new PriorityQueue(byBound, pending.map(topologyNode));
+  const open = new PriorityQueue<OpenNode>(byBound, pending.map(topologyNode));
   const isHopeless = (bound: number, schools: readonly School[]) => schools.every((school) => bound <= run.incumbent(school) + ALIKE);
   for (;;) {
     const node = open.first;

@@ -1,5 +1,6 @@
 import { topologiesOf } from "../topology";
-import { everyConfiguration, newContext, withPictureBounds, type Configuration, type PlanContext } from "../search/configurations";
+import { newContext, withPictureBounds, type Configuration, type PlanContext } from "../search/configurations";
+import { everyConfiguration } from "../search/setting-group";
 import { evaluatePlug } from "../search/evaluate-plug";
 import { easeShare } from "../bounds";
 import { plugsOf, type Plug } from "../search/plugs";
