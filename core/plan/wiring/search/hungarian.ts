@@ -31,92 +31,126 @@ function at<Item>(items: readonly Item[], index: number): Item {
   return present(items[index], "a place of the assignment");
 }
 
+/** Numbers in a row; asking beside it throws. */
+class Numbers {
+  private readonly view: DataView;
+
+  constructor(
+    private readonly length: number,
+    first = 0,
+  ) {
+    this.view = new DataView(new ArrayBuffer(length * 8));
+    if (first !== 0) this.fill(first);
+  }
+
+  at(index: number): number {
+    return this.view.getFloat64(index * 8);
+  }
+
+  set(index: number, value: number): void {
+    this.view.setFloat64(index * 8, value);
+  }
+
+  fill(value: number): void {
+    for (let index = 0; index < this.length; index += 1) this.set(index, value);
+  }
+}
+
 /** The takers placed so far, with the dual prices that make every placement optimal. */
 class Paths {
   readonly places: number[] = [];
-  private readonly ofTaker: number[];
-  private readonly ofPlace: number[];
+  /** What each taker costs in each place, one row after the other. */
+  private readonly costs: Numbers;
+  private readonly ofTaker: Numbers;
+  private readonly ofPlace: Numbers;
   private readonly holders: number[][];
-  /** For each place how much it would cost to come there, and which taker would. */
-  private readonly least: number[];
-  private readonly mover: number[];
-  private readonly isReached: boolean[];
+  /** For each place how much it would cost to come there; which taker would; and 1 where a path has reached it. */
+  private readonly least: Numbers;
+  private readonly mover: Numbers;
+  private readonly reached: Numbers;
+  private readonly kinds: number;
 
   constructor(
-    private readonly worth: WorthTable,
+    worth: WorthTable,
     private readonly rooms: readonly number[],
   ) {
-    this.ofTaker = worth.map(() => 0);
-    this.ofPlace = rooms.map(() => 0);
+    this.kinds = rooms.length;
+    this.costs = new Numbers(worth.length * this.kinds);
+    worth.forEach((row, taker) => {
+      for (let place = 0; place < this.kinds; place += 1) {
+        const value = at(row, place);
+        this.costs.set(taker * this.kinds + place, value === -Infinity ? IMPOSSIBLE : -value);
+      }
+    });
+    this.ofTaker = new Numbers(worth.length);
+    this.ofPlace = new Numbers(this.kinds);
     this.holders = rooms.map(() => []);
-    this.least = rooms.map(() => Infinity);
-    this.mover = rooms.map(() => -1);
-    this.isReached = rooms.map(() => false);
+    this.least = new Numbers(this.kinds);
+    this.mover = new Numbers(this.kinds, -1);
+    this.reached = new Numbers(this.kinds);
   }
 
   /** Places one more taker; false where no place has room. */
   placeNext(taker: number): boolean {
     this.least.fill(Infinity);
-    this.isReached.fill(false);
-    const reached: number[] = [];
+    this.reached.fill(0);
+    const passed: number[] = [];
     this.relax(taker, 0);
     for (;;) {
       const place = this.nearest();
       if (place < 0) return false;
-      const way = at(this.least, place);
+      const way = this.least.at(place);
       const sitting = at(this.holders, place);
       if (sitting.length < at(this.rooms, place)) {
-        this.reprice(taker, reached, way);
+        this.reprice(taker, passed, way);
         this.moveAlong(taker, place);
         return true;
       }
-      reached.push(place);
-      this.isReached[place] = true;
+      passed.push(place);
+      this.reached.set(place, 1);
       // Its holder has it at the best price, so it moves on from the same distance.
       for (const other of sitting) this.relax(other, way);
     }
   }
 
   private relax(taker: number, way: number): void {
-    const row = at(this.worth, taker);
-    const base = way - at(this.ofTaker, taker);
-    for (let place = 0; place < this.rooms.length; place += 1) {
-      if (this.isReached[place]) continue;
-      const value = at(row, place);
-      const cost = base + (value === -Infinity ? IMPOSSIBLE : -value) - at(this.ofPlace, place);
-      if (cost < at(this.least, place)) {
-        this.least[place] = cost;
-        this.mover[place] = taker;
+    const base = way - this.ofTaker.at(taker);
+    for (let place = 0; place < this.kinds; place += 1) {
+      if (this.reached.at(place) === 1) continue;
+      const cost = base + this.costs.at(taker * this.kinds + place) - this.ofPlace.at(place);
+      if (cost < this.least.at(place)) {
+        this.least.set(place, cost);
+        this.mover.set(place, taker);
       }
     }
   }
 
   private nearest(): number {
     let found = -1;
-    for (let place = 0; place < this.rooms.length; place += 1)
-      if (!this.isReached[place] && (found < 0 || at(this.least, place) < at(this.least, found))) found = place;
+    for (let place = 0; place < this.kinds; place += 1)
+      if (this.reached.at(place) === 0 && (found < 0 || this.least.at(place) < this.least.at(found))) found = place;
     return found;
   }
 
-  private reprice(taker: number, reached: readonly number[], way: number): void {
-    this.ofTaker[taker] = at(this.ofTaker, taker) + way;
-    for (const place of reached) {
-      const saved = way - at(this.least, place);
-      this.ofPlace[place] = at(this.ofPlace, place) - saved;
-      for (const other of at(this.holders, place)) this.ofTaker[other] = at(this.ofTaker, other) + saved;
+  private reprice(taker: number, passed: readonly number[], way: number): void {
+    this.ofTaker.set(taker, this.ofTaker.at(taker) + way);
+    for (const place of passed) {
+      const saved = way - this.least.at(place);
+      this.ofPlace.set(place, this.ofPlace.at(place) - saved);
+      for (const other of at(this.holders, place)) this.ofTaker.set(other, this.ofTaker.at(other) + saved);
     }
   }
 
   private moveAlong(taker: number, end: number): void {
     let place = end;
     for (;;) {
-      const moving = at(this.mover, place);
+      const moving = this.mover.at(place);
       const before = this.places[moving];
-      this.holders[place]?.push(moving);
+      at(this.holders, place).push(moving);
       this.places[moving] = place;
       if (moving === taker || before === undefined) return;
-      const left = this.holders[before];
-      left?.splice(left.indexOf(moving), 1);
+      const left = at(this.holders, before);
+      left.splice(left.indexOf(moving), 1);
       place = before;
     }
   }

@@ -9,7 +9,8 @@ import { choicesOf, jobWith, type StandIn, undecided, type Wire } from "../space
 /** Upper bounds of what passes on a topology whose hubs are set in some way, from the memo where all that they depend on is the same. */
 export class PassedBounds {
   private room: JobFacts | undefined;
-  private readonly known = new Map<Wire, readonly number[]>();
+  private readonly sounds = new Map<Wire, readonly number[]>();
+  private readonly pictures = new Map<Wire, readonly number[]>();
 
   constructor(
     private readonly context: PlanContext,
@@ -19,8 +20,8 @@ export class PassedBounds {
 
   /** How much of its sound each content of a player keeps by a wire at most: settings that nobody knows are free. */
   soundOf({ device, wire }: StandIn): readonly number[] {
-    const known = this.known.get(wire) ?? this.sound(undecided(device, choicesOf(device, false)), wire);
-    this.known.set(wire, known);
+    const known = this.sounds.get(wire) ?? this.sound(undecided(device, choicesOf(device, false)), wire);
+    this.sounds.set(wire, known);
     return known;
   }
 
@@ -29,17 +30,20 @@ export class PassedBounds {
 
   /** On how many screens the picture of each content of a player is whole at most, with the settings as they are. */
   pictureOf({ device, wire }: StandIn): readonly number[] {
-    const player = asPlanned(device);
-    return this.context.pictures.of(this.facts(player, wire.cable), player.id, () =>
-      this.asking(player, wire, (rig) => pictureUpperBound(rig, player.id)),
-    ).answer;
+    const known = this.pictures.get(wire) ?? this.picture(asPlanned(device), wire);
+    this.pictures.set(wire, known);
+    return known;
+  }
+
+  private picture(player: Device, wire: Wire): readonly number[] {
+    const ask = () => this.asking(player, wire, (rig) => pictureUpperBound(rig, player.id));
+    return this.context.pictures.of(this.facts(player, wire.cable), player.id, ask).answer;
   }
 
   private sound(device: Device, wire: Wire | null): readonly number[] {
     const { space, sounds } = this.context;
-    return sounds.of(this.facts(device, wire?.cable), device.id, () =>
-      this.asking(device, wire, (rig) => soundUpperBound(space, rig, device)),
-    ).answer;
+    const ask = () => this.asking(device, wire, (rig) => soundUpperBound(space, rig, device));
+    return sounds.of(this.facts(device, wire?.cable), device.id, ask).answer;
   }
 
   private facts(device: Device, cable: Cable | undefined): JobFacts {
