@@ -14,8 +14,10 @@ import {
   type SettingNode,
   type ShownBounds,
 } from "./open-nodes";
-import { ALIKE, assignPlugs, PlugUpperBounds, PlugValues, variantUpperBound } from "./plug-assignment";
-import type { HubsAsSet, PlugBounds } from "./plug-bounds";
+import { ALIKE, assignPlugs, variantUpperBound } from "./plug-assignment";
+import { PlugUpperBounds, PlugValues } from "./plug-values";
+import type { HubsAsSet } from "./acts-bounds";
+import type { PlugBounds } from "./plug-bounds";
 import { canBeMet, rowNeedsOf } from "./row-needs";
 import type { Placing } from "./school-needs";
 import { controlKeyOf, onBusKey } from "./setting-group";

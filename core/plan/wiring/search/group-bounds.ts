@@ -3,7 +3,8 @@ import { reachOf } from "../space";
 import type { PlanContext } from "./configurations";
 import { standInOfPlug } from "./evaluate-plug";
 import { PassedBounds } from "./passed-bounds";
-import type { HubsAsSet, PlugBounds, SoundLimit } from "./plug-bounds";
+import type { HubsAsSet } from "./acts-bounds";
+import type { PlugBounds, SoundLimit } from "./plug-bounds";
 import type { Plug } from "./plugs";
 import type { SettingGroup } from "./setting-group";
 

@@ -5,7 +5,7 @@ import type { Configuration, PlanContext } from "./configurations";
 import type { GroupBounds } from "./group-bounds";
 import type { PlayerOption } from "./judge-plug";
 import type { WiringPlan } from "./plan-draft";
-import type { PlugUpperBounds, PlugValues } from "./plug-assignment";
+import type { PlugUpperBounds, PlugValues } from "./plug-values";
 import type { Plug } from "./plugs";
 import type { RowNeed } from "./row-needs";
 import type { Placing, Variant } from "./school-needs";

@@ -1,117 +1,13 @@
 import { bestAssignment } from "./hungarian";
-import type { HubsAsSet, PlugBounds } from "./plug-bounds";
-import type { Configuration, PlanContext } from "./configurations";
+import type { PlugBounds } from "./plug-bounds";
+import type { PlugValues } from "./plug-values";
 import type { Plug } from "./plugs";
-import type { PlugOutcome } from "./evaluate-plug";
-import { bestOption, unpluggedOption, type PlayerOption } from "./judge-plug";
+import type { PlayerOption } from "./judge-plug";
 import type { SocketKind } from "../space";
 import { type Placing, type PlugTables, type Variant } from "./school-needs";
 
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
-
-/** Upper bounds of plugs on configurations where control is the same; every one that is evaluated tightens them. */
-export class PlugUpperBounds {
-  private readonly known = new Map<Plug, number>();
-  /** How often a bound was tightened. */
-  version = 0;
-
-  constructor(private readonly bounds: Pick<PlugBounds, "on">) {}
-
-  on(set: HubsAsSet, plug: Plug): number {
-    return Math.min(this.bounds.on(set, plug), this.known.get(plug) ?? Infinity);
-  }
-
-  tighten(plug: Plug, most: number): void {
-    if (most >= (this.known.get(plug) ?? Infinity)) return;
-    this.known.set(plug, most);
-    this.version += 1;
-  }
-}
-
-/**
- * The plugs of a configuration with their upper bounds, and their true worth once evaluated. Evaluation is lazy and in stages, the cheapest
- * first: the bound of its path, then what arrives, then how its acts go.
- */
-export class PlugValues {
-  /** Null: they were looked for, and nothing was known. */
-  private readonly outcomes = new Map<Plug, readonly PlugOutcome[] | null>();
-  private readonly options = new Map<Plug, PlayerOption | null>();
-
-  constructor(
-    private readonly context: PlanContext,
-    private readonly configuration: Configuration,
-    private readonly upperBounds: PlugUpperBounds,
-    private readonly bounds: PlugBounds,
-    private readonly mostRemotes = Infinity,
-  ) {}
-
-  of(plug: Plug): number {
-    const option = this.options.get(plug);
-    if (option !== undefined) return option?.points ?? -Infinity;
-    const outcomes = this.outcomesOf(plug);
-    const most = this.upperBounds.on(this.configuration, plug);
-    return outcomes
-      ? Math.min(most, Math.max(-Infinity, ...outcomes.map((one) => one.points + this.bounds.actPointsOn(this.configuration, plug, one))))
-      : most;
-  }
-
-  optionOf(plug: Plug): PlayerOption | null | undefined {
-    return this.options.get(plug);
-  }
-
-  /** What arrives of a plug, computed if it is not known. */
-  outcomesFor(plug: Plug): readonly PlugOutcome[] {
-    while (!this.outcomesOf(plug)) this.refine(plug);
-    return this.outcomesOf(plug) ?? [];
-  }
-
-  /** A plug through all stages. */
-  settled(plug: Plug): PlayerOption | null {
-    while (!this.options.has(plug)) this.refine(plug);
-    return this.options.get(plug) ?? null;
-  }
-
-  /** How many stages a plug has been through. */
-  stageOf(plug: Plug): number {
-    return this.options.has(plug) ? 3 : this.outcomesOf(plug) ? 2 : Number(this.bounds.isRefined(plug));
-  }
-
-  /** Takes a plug through one more stage. */
-  refine(plug: Plug): void {
-    const outcomes = this.outcomesOf(plug);
-    if (this.options.has(plug)) return;
-    if (!plug.wire) this.options.set(plug, unpluggedOption(this.context, plug));
-    else if (!this.bounds.isRefined(plug)) this.bounds.refine(plug);
-    else if (!outcomes) this.evaluate(plug);
-    else this.choose(plug, outcomes);
-  }
-
-  /** What is known of a plug, from other configurations too where the same settings count. */
-  private outcomesOf(plug: Plug): readonly PlugOutcome[] | undefined {
-    const known = this.outcomes.get(plug);
-    if (known !== undefined) return known ?? undefined;
-    const found = this.bounds.outcomesKnownOn(this.configuration, plug);
-    this.outcomes.set(plug, found ?? null);
-    return found;
-  }
-
-  private evaluate(plug: Plug): void {
-    const outcomes = this.bounds.outcomesOn(this.configuration, plug);
-    this.outcomes.set(plug, outcomes);
-    if (outcomes.length) this.upperBounds.tighten(plug, Math.max(...outcomes.map(({ most }) => most)) + this.bounds.actsOf(plug));
-  }
-
-  private choose(plug: Plug, outcomes: readonly PlugOutcome[]): void {
-    const option = bestOption(this.context, this.configuration, plug, outcomes, {
-      atMost: (one) => this.bounds.actPointsOn(this.configuration, plug, one),
-      betterElsewhere: this.bounds.betterElsewhere(this.configuration, plug),
-      mostRemotes: this.mostRemotes,
-    });
-    this.options.set(plug, option);
-    if (option) this.upperBounds.tighten(plug, option.most);
-  }
-}
 
 /** An assignment of players to sockets: its upper bound, or its exact worth where every plug is evaluated. */
 export interface AssignmentResult {

@@ -7,7 +7,7 @@ import { PlugBounds } from "./plug-bounds";
 import { actsUpperBound, controlReachOf } from "../bounds";
 import { newContext, withPictureBounds } from "./configurations";
 import { everyConfiguration } from "./setting-group";
-import { PlugUpperBounds, PlugValues } from "./plug-assignment";
+import { PlugUpperBounds, PlugValues } from "./plug-values";
 import { jobWith, type WiringSpace, withSettings } from "../space";
 import { plugsOf } from "./plugs";
 import { topologyOf, spaceWith } from "../under-test/space-with";

@@ -1,25 +1,15 @@
 import { takesPart } from "@/core/cec";
-import type { CableEnd } from "@/core/job";
-import {
-  actsUpperBound,
-  type ActsUpperBound,
-  asPlanned,
-  type ControlReach,
-  controlOffKey,
-  controlReachKey,
-  controlReachOf,
-  mayTakePart,
-  type KeptUpperBound,
-} from "../bounds";
+import { type ActsUpperBound, asPlanned, type KeptUpperBound } from "../bounds";
 import type { Topology } from "../topology";
-import { SettingMemo } from "../memo";
+import { ActsBounds, type HubsAsSet } from "./acts-bounds";
 import type { Configuration, PlanContext } from "./configurations";
-import { evaluateStandIn, outcomesOf, type PlugOutcome, type StandInOutcome, standInOfPlug } from "./evaluate-plug";
+import { type PlugOutcome, standInOfPlug } from "./evaluate-plug";
 import { ACTS_SHARE, allowsRemotes } from "../evaluation";
 import { hubChoices } from "./hub-choices";
 import { PassedBounds } from "./passed-bounds";
+import { PlugOutcomes } from "./plug-outcomes";
 import type { Plug } from "./plugs";
-import { equalsOf, jobWith, mayPassAsleep, reachOf, seenAloneFrom, undecided, type Wire } from "../space";
+import { equalsOf, reachOf, undecided } from "../space";
 
 /** The bound of a plug as far as it is refined. */
 interface KnownBound {
@@ -36,26 +26,10 @@ interface KnownBound {
 /** Upper bounds of what passes of a player. */
 type PassedUpperBound = Pick<KeptUpperBound, "sounds" | "pictures">;
 
-/** Hubs as they are set, with what is known of their own sources: rows, or at most how many points the main screen's own sound is. */
-export interface HubsAsSet extends Pick<Configuration, "hubs"> {
-  readonly rows?: Configuration["rows"];
-  readonly ownSound?: number;
-  /** Its return channels, and whether it passes pictures on asleep, are still open; left out: they are as set. */
-  readonly returns?: "open";
-}
-
 /** Upper bound of a plug, and the sound in it. */
 export interface SoundLimit {
   readonly most: number;
   readonly sound: number;
-}
-
-/** Who is on whose control wire, with upper bounds of the acts: for a player that takes part in control, and for one that does not. */
-interface ControlBounds {
-  readonly hearing: ControlReach;
-  /** Whether a player in a socket can be watched while the sound system sleeps. */
-  readonly isAlone: (socket: CableEnd) => boolean;
-  readonly acts: { readonly outcomes: Map<Plug, ActsUpperBound>; readonly silentRows: Map<Plug, ActsUpperBound> };
 }
 
 /**
@@ -64,23 +38,20 @@ interface ControlBounds {
  */
 export class PlugBounds {
   private readonly known = new Map<Plug, KnownBound>();
-  /** The outcomes of those that stand for players, by their wires, and those of plugs by them. */
-  private readonly evaluated = new Map<Wire, SettingMemo<readonly StandInOutcome[]>>();
-  private readonly outcomes = new Map<Plug, Map<readonly StandInOutcome[], readonly PlugOutcome[]>>();
+  private readonly acts: ActsBounds;
+  readonly outcomes: PlugOutcomes;
   /** What passes of sound whatever is set, and what of pictures as it is planned. */
   private sounds: PassedBounds | undefined;
   private pictures: PassedBounds | undefined;
-  private hearing: ControlReach | undefined;
-  /** By the hubs that take no part in control, and their return channels. */
-  private readonly hearings = new Map<string, ControlBounds>();
-  /** Whether a player in a socket can be watched while the sound system sleeps. */
-  private seenAlone: ((socket: CableEnd) => boolean) | undefined;
   private ownSound: number | undefined;
 
   constructor(
     private readonly context: PlanContext,
     private readonly topology: Topology,
-  ) {}
+  ) {
+    this.acts = new ActsBounds(context, topology);
+    this.outcomes = new PlugOutcomes(context, (standIn) => this.passing.soundOf(standIn));
+  }
 
   of(plug: Plug): number {
     return this.known.get(plug)?.most ?? plug.most;
@@ -105,40 +76,9 @@ export class PlugBounds {
     return this.known.get(plug)?.acts ?? Infinity;
   }
 
-  /** The same on a configuration, for a player that takes part in control or not; null: it is unplugged. */
-  private actsOn(configuration: HubsAsSet, plug: Plug, takesPart: boolean): ActsUpperBound | null {
-    const { space } = this.context;
-    const { hearing, acts } = this.hearingOn(configuration);
-    const known = takesPart ? acts.outcomes : acts.silentRows;
-    const found = known.get(plug);
-    if (found) return found;
-    const player = space.players.find(({ id }) => id === plug.player);
-    if (!player || !plug.wire) return null;
-    const { to, controlWire } = plug.wire.cable;
-    const fresh = actsUpperBound(space, hearing, player, hearing.ofSocket(to, takesPart && mayTakePart(player) && controlWire));
-    known.set(plug, fresh);
-    return fresh;
-  }
-
-  private hearingOn({ hubs, returns }: HubsAsSet): ControlBounds {
-    const key = returns ? `open ${controlOffKey(hubs)}` : controlReachKey(hubs);
-    const known = this.hearings.get(key);
-    if (known) return known;
-    const { space } = this.context;
-    const job = jobWith(space, hubs, this.topology.wires);
-    const isAlone = returns ? seenAloneFrom(space, job, mayPassAsleep(space.system)) : seenAloneFrom(space, job);
-    const fresh = {
-      hearing: controlReachOf(space, job, returns ? "returns-open" : "set"),
-      isAlone,
-      acts: { outcomes: new Map(), silentRows: new Map() },
-    };
-    this.hearings.set(key, fresh);
-    return fresh;
-  }
-
   /** Upper bound of the points of a player's acts on a configuration, for an outcome. */
   actPointsOn(configuration: Pick<Configuration, "hubs" | "rows">, plug: Plug, outcome: PlugOutcome): number {
-    const acts = this.actsOn(configuration, plug, takesPart(outcome.of.player));
+    const acts = this.acts.of(configuration, plug, takesPart(outcome.of.player));
     if (!acts) return Infinity;
     const rows = [...outcome.of.rows, ...configuration.rows];
     const isArc = rows.some(({ hops }) => hops.some(({ link }) => link === "arc"));
@@ -152,7 +92,7 @@ export class PlugBounds {
    */
   betterElsewhere(configuration: Pick<Configuration, "hubs">, plug: Plug): number {
     const { player, wire, reach } = plug;
-    const acts = this.actsOn(configuration, plug, true);
+    const acts = this.acts.of(configuration, plug, true);
     if (!acts || !wire || !reach) return 0;
     const sound = this.context.most.soundOfPlayer(player, { reach, wire });
     return this.actPoints(acts.volumeBesideArc) - Math.min(this.actPoints(acts.volume), sound);
@@ -164,21 +104,11 @@ export class PlugBounds {
   /** Upper bound of a plug on a configuration, or on any of some that share their control settings: less what its acts lose there. */
   on(set: HubsAsSet, plug: Plug): number {
     const looked = this.known.get(plug);
-    const acts = looked && this.actsOn(set, plug, true);
+    const acts = looked && this.acts.of(set, plug, true);
     if (!looked || !acts) return this.of(plug);
     if (!allowsRemotes(this.context.space, acts.remotes)) return -Infinity;
     const volume = this.lostByVolume(acts, looked.sound, this.ownSoundOn(set));
-    return (
-      looked.most +
-      looked.volume -
-      volume -
-      this.actPoints(looked.acts - acts.ease) -
-      (looked.alone && !this.isAlone(set, plug) ? this.alone : 0)
-    );
-  }
-
-  private isAlone(set: HubsAsSet, { wire }: Plug): boolean {
-    return wire !== null && this.hearingOn(set).isAlone(wire.cable.to);
+    return looked.most + looked.volume - volume - this.actPoints(looked.acts - acts.ease) - (looked.alone && !acts.alone ? this.alone : 0);
   }
 
   /** The points of a player that can be watched while the sound system sleeps. */
@@ -229,17 +159,12 @@ export class PlugBounds {
 
   private tighten(plug: Plug, passed: PassedUpperBound | null): void {
     const { space, most } = this.context;
-    const player = space.players.find(({ id }) => id === plug.player);
-    const { wire, reach } = plug;
-    if (!player || !wire || !reach) return;
-    const { hubs, wires } = this.topology;
-    const { to, controlWire } = wire.cable;
-    this.hearing ??= controlReachOf(space, jobWith(space, hubs, wires));
-    const acts = actsUpperBound(space, this.hearing, player, this.hearing.ofSocket(to, controlWire && mayTakePart(player)));
-    this.seenAlone ??= seenAloneFrom(space, jobWith(space, hubs, wires), mayPassAsleep(space.system));
-    const goes = { acts: acts.ease, alone: this.seenAlone(to) };
-    const cap = passed ? most.ofPlayer(player.id, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player.id, goes);
-    const sound = most.soundOfPlayer(player.id, { reach, wire }, passed ?? undefined);
+    const { player, wire, reach } = plug;
+    const acts = this.acts.of(null, plug, true);
+    if (!acts || !wire || !reach) return;
+    const goes = { acts: acts.ease, alone: acts.alone };
+    const cap = passed ? most.ofPlayer(player, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player, goes);
+    const sound = most.soundOfPlayer(player, { reach, wire }, passed ?? undefined);
     const volume = this.lostByVolume(acts, sound, this.ownSoundOn({}));
     const isAccepted = allowsRemotes(space, acts.remotes);
     const bound = isAccepted ? Math.min(plug.most, cap) - volume : -Infinity;
@@ -251,15 +176,15 @@ export class PlugBounds {
     const { most } = this.context;
     const { player, wire, reach } = plug;
     const looked = this.known.get(plug);
-    const acts = this.actsOn(set, plug, true);
+    const acts = this.acts.of(set, plug, true);
     if (!acts || !wire || !reach || !looked?.passed) return null;
-    const kept = { ...looked.passed, sounds, acts: acts.ease, alone: this.isAlone(set, plug) };
+    const kept = { ...looked.passed, sounds, acts: acts.ease, alone: acts.alone };
     return { most: most.ofPlayer(player, { reach, wire }, kept), sound: most.soundOfPlayer(player, { reach, wire }, { sounds }) };
   }
 
   /** The same bound less what is lost because the screen's volume keys do not reach what sounds. */
   limitedTo({ most, sound }: SoundLimit, set: HubsAsSet, plug: Plug): number {
-    const acts = this.actsOn(set, plug, true);
+    const acts = this.acts.of(set, plug, true);
     return acts ? most - this.lostByVolume(acts, sound, this.ownSoundOn(set)) : most;
   }
 
@@ -281,33 +206,5 @@ export class PlugBounds {
       hubs.map((hub) => undecided(hub, hubChoices(space, this.topology, hub))),
       wires,
     ));
-  }
-
-  /** The outcomes of a plug on a configuration, from the memo where every setting they depend on is the same. */
-  outcomesOn(configuration: Configuration, plug: Plug): readonly PlugOutcome[] {
-    const standing = standInOfPlug(this.context.space, plug);
-    if (!standing) return [];
-    const told = this.evaluated.get(standing.wire) ?? new SettingMemo();
-    this.evaluated.set(standing.wire, told);
-    const sounds = this.passing.soundOf(standing);
-    return this.ownOutcomes(
-      plug,
-      told.of(configuration.hubs, () => evaluateStandIn(this.context, configuration, standing, sounds)),
-    );
-  }
-
-  /** The same where they are in the memo. */
-  outcomesKnownOn(configuration: Configuration, plug: Plug): readonly PlugOutcome[] | undefined {
-    const standing = standInOfPlug(this.context.space, plug);
-    const known = standing && this.evaluated.get(standing.wire)?.known(configuration.hubs);
-    return known ? this.ownOutcomes(plug, known.answer) : undefined;
-  }
-
-  private ownOutcomes(plug: Plug, evaluated: readonly StandInOutcome[]): readonly PlugOutcome[] {
-    const own = this.outcomes.get(plug) ?? new Map<readonly StandInOutcome[], readonly PlugOutcome[]>();
-    this.outcomes.set(plug, own);
-    const known = own.get(evaluated) ?? outcomesOf(this.context, plug, evaluated);
-    own.set(evaluated, known);
-    return known;
   }
 }

@@ -5,7 +5,7 @@ import { hasOwnLead, isLead, type WiringSpace } from "../space";
 import type { Topology } from "../topology";
 import type { Configuration, PlanContext } from "./configurations";
 import type { PlugBounds } from "./plug-bounds";
-import type { PlugValues } from "./plug-assignment";
+import type { PlugValues } from "./plug-values";
 import type { Plug } from "./plugs";
 import { rowsOfOption } from "./rows-of-each";
 import type { Need, PlugTables } from "./school-needs";
@@ -40,7 +40,7 @@ export const canBeMet = (bounds: PlugBounds, configuration: Configuration, needs
   unmetBy(needs, configuration.rows).every(({ isMetBy, isInReachOf }) =>
     tables.some((plugs) =>
       plugs.some(
-        (plug) => isInReachOf(plug) && (!plug.wire || bounds.outcomesOn(configuration, plug).some(({ of }) => of.rows.some(isMetBy))),
+        (plug) => isInReachOf(plug) && (!plug.wire || bounds.outcomes.on(configuration, plug).some(({ of }) => of.rows.some(isMetBy))),
       ),
     ),
   );

@@ -172,7 +172,7 @@ class Quest {
       return option ? [{ option, adds: this.addsAtMost(plug, bounds) }] : [];
     }
     const { players } = this.context.space;
-    return bounds.outcomesOn(configuration, plug).map((heard): Leg => {
+    return bounds.outcomes.on(configuration, plug).map((heard): Leg => {
       const { settings, effort } = heard;
       const acts = ACTS_SHARE * actsOf(this.context, configuration, heard.of).ease;
       return {
