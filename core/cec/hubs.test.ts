@@ -39,6 +39,16 @@ describe("a player behind a receiver", () => {
   });
 });
 
+test("a bar that is not known to pass pictures on asleep passes none", () => {
+  const job = room(
+    [device("tv-earc", "tv"), device("bar-one-input", "bar"), device("streamer-4k", "streamer")],
+    "streamer hdmi-out > bar hdmi-in",
+    "bar hdmi-out > tv hdmi3",
+  );
+  const { verdict } = judged(set(job, "bar cec off"), "wake:streamer");
+  expect("misses" in verdict ? verdict.misses.map(({ miss }) => miss) : []).toContain("passes-no-picture");
+});
+
 test("a screen without speakers never sounds: with the bar off there is no sound", () => {
   const job = room(
     [device("projector", "screen"), device("bar-two-inputs", "bar"), device("streamer-4k", "streamer")],

@@ -1,6 +1,6 @@
 import type { CecKind } from "@/core/facts";
 import { makeRig, returnChannel, solve, type Question, type Rig, type Solved } from "@/core/chain";
-import { effectiveSetting, hearsVolumeByInfrared, type Device, type SettingState } from "@/core/device";
+import { effectiveSetting, hearsVolumeByInfrared, passesAsleep, type Device, type SettingState } from "@/core/device";
 import { asItStands, chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE, placeInTree } from "./address";
 import { claimAddresses, type Claims } from "./claims";
@@ -141,7 +141,7 @@ function asItIsSet(
     wakesOthers: wakesOthers(kind, setting("control-wakes")),
     obeysStandby: setting("control-obeys") !== "off",
     playsElsewhere: setting("speakers") !== "own",
-    passesAsleep: passesAsleep(device, state),
+    passesAsleep: passesPicture(device, state),
   };
 }
 
@@ -161,8 +161,8 @@ function controlWords(device: Device): string {
   return [device.id, kind, takesPart(device, "planned"), wakesOthers, obeysStandby, playsElsewhere, passesAsleep].join(" ");
 }
 
-/** Whether the picture of its HDMI inputs goes on while it sleeps: where a way for it asks for power, only by its pass-through. */
-function passesAsleep(device: Device, state: SettingState): boolean {
+/** Whether the picture of its HDMI inputs goes on while it sleeps: of a sound system by its pass-through, of others where a way asks for no power. */
+function passesPicture(device: Device, state: SettingState): boolean {
   const holds = ({ setting, value }: { setting: string; value: string }) =>
     setting === "power"
       ? value === "standby"
@@ -170,11 +170,10 @@ function passesAsleep(device: Device, state: SettingState): boolean {
   const ways = device.routes.filter(
     (route) => route.kind === "picture" && device.ports.some(({ id, connector }) => connector === "hdmi" && route.from.includes(id)),
   );
-  return (
-    ways.length === 0 ||
-    ways.some(({ opens }) =>
-      opens.every((condition) => ("either" in condition ? condition.either.some(holds) : !("setting" in condition) || holds(condition))),
-    )
+  if (ways.length === 0) return true;
+  if (device.role === "sound") return passesAsleep(device, state) === true;
+  return ways.some(({ opens }) =>
+    opens.every((condition) => ("either" in condition ? condition.either.some(holds) : !("setting" in condition) || holds(condition))),
   );
 }
 

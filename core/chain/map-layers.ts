@@ -1,5 +1,5 @@
 import { cableClassFact } from "@/core/facts";
-import type { Device, SettingState } from "@/core/device";
+import { passesAsleep, type SettingState } from "@/core/device";
 import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 import { linkNeed } from "@/core/picture";
 import type { Arrival } from "./arrival";
@@ -58,7 +58,6 @@ export type PowerNeed = "on" | "stand-by" | "not-known";
 
 /** For every device that a row's sound or picture passes, whether it must be on. A device that plays, sends or shows the row always must. */
 export function powerNeeds(job: Job, row: Arrival, state: SettingState = "planned"): ReadonlyMap<string, PowerNeed> {
-  const rig = makeRig(job, state);
   const onPicture = pictureRun(job, row, state).flatMap(({ cable }) => {
     const found = job.cables.find(({ id }) => id === cable);
     return found ? [found.from.device, found.to.device] : [];
@@ -68,14 +67,9 @@ export function powerNeeds(job: Job, row: Arrival, state: SettingState = "planne
   return new Map(
     [...passed].flatMap((id): [string, PowerNeed][] => {
       const device = findDevice(job, id);
-      return device ? [[id, acts.has(id) ? "on" : passesAsleep(rig, device)]] : [];
+      return device ? [[id, acts.has(id) ? "on" : powerNeedOf(passesAsleep(device, state))]] : [];
     }),
   );
 }
 
-/** A receiver in stand-by passes nothing unless its pass-through is on; a device without such a setting must be on. */
-function passesAsleep(rig: Rig, device: Device): PowerNeed {
-  const value = rig.setting(device, "standby-pass");
-  if (value === null) return "not-known";
-  return value === "on" ? "stand-by" : "on";
-}
+const powerNeedOf = (passes: boolean | null): PowerNeed => (passes === null ? "not-known" : passes ? "stand-by" : "on");

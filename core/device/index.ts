@@ -37,6 +37,7 @@ export {
 export { deviceFromParts, DeviceParts } from "./device-from-parts";
 export { differencesFromArchetype, type Difference } from "./differences";
 export { effectiveSetting, type SettingState } from "./effective-setting";
+export { PASS_SETTING, passesAsleep } from "./standby-pass";
 export { hearsVolumeByInfrared } from "./infrared";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";

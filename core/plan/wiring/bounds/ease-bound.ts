@@ -1,8 +1,8 @@
 import { controlWires, kindOf, returnLinks, takesPart, type Act } from "@/core/cec";
-import { effectiveSetting, hearsVolumeByInfrared, mayReturn, mayTakeReturn, type Device } from "@/core/device";
+import { effectiveSetting, hearsVolumeByInfrared, mayReturn, mayTakeReturn, passesAsleep, type Device } from "@/core/device";
 import { endKey, findPort, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
-import { PASS_SETTING, type WiringSpace } from "../space";
+import { type WiringSpace } from "../space";
 
 /** Who is on whose control wire on a topology. */
 export interface ControlReach {
@@ -39,7 +39,7 @@ const reachKeys = new WeakMap<readonly Device[], string>();
 const reachWords = (hub: Device): readonly string[] => [
   ...(takesPart(hub) ? [] : [hub.id]),
   ...(["arc", "earc"] as const).flatMap((key) => (effectiveSetting(hub, key, "planned") === "off" ? [`${hub.id} ${key}`] : [])),
-  ...(effectiveSetting(hub, PASS_SETTING, "planned") === "on" ? [`${hub.id} passes`] : []),
+  ...(passesAsleep(hub, "planned") ? [`${hub.id} passes`] : []),
 ];
 
 /** Whether a player takes part in control with some choice of its settings. */

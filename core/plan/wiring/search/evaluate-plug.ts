@@ -1,5 +1,5 @@
 import { settingQuestion, type Arrival, type Question } from "@/core/chain";
-import type { Content, Device } from "@/core/device";
+import { PASS_SETTING, type Content, type Device } from "@/core/device";
 import { present } from "@/core/outcome";
 import {
   ACTS_SHARE,
@@ -21,7 +21,6 @@ import {
   combinations,
   isSeenAlone,
   jobWith,
-  PASS_SETTING,
   type SettingChoice,
   type StandIn,
   standInOf,

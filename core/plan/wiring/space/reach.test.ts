@@ -48,6 +48,11 @@ describe("a player that is watched while the sound system sleeps", () => {
     expect(seen(set(behind, "receiver standby-pass on"))).toEqual([true]);
   });
 
+  test("does not sit behind a bar that is not known to pass pictures on asleep", () => {
+    const bar = [device("tv-earc", "tv"), device("bar-one-input", "bar"), device("streamer-4k", "streamer")];
+    expect(seen(room(bar, "bar hdmi-out > tv hdmi3", "streamer hdmi-out > bar hdmi-in"))).toEqual([false]);
+  });
+
   test("is none where it sits nowhere", () => {
     expect(seen(room(players, "receiver hdmi-out > tv hdmi3"))).toEqual([false]);
   });

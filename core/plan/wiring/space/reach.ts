@@ -1,5 +1,4 @@
-import type { SettingKey } from "@/core/facts";
-import { effectiveSetting, type Device } from "@/core/device";
+import { PASS_SETTING, passesAsleep, type Device } from "@/core/device";
 import { endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 import { sitsIn, type WiringSpace } from "./space";
 import { isLead, type Wire } from "./wires";
@@ -30,7 +29,7 @@ export function isSeenAlone(space: WiringSpace, job: Job, player: Device): boole
 export function seenAloneFrom(
   { system, mainScreen }: WiringSpace,
   { devices, cables }: Pick<Job, "devices" | "cables">,
-  passes = isSetToPass(devices.find(({ id }) => id === system.id) ?? system),
+  passes = passesAsleep(devices.find(({ id }) => id === system.id) ?? system, "planned") === true,
 ): (socket: CableEnd) => boolean {
   const awake = devices.filter(({ id }) => passes || id !== system.id || id === mainScreen);
   const ways = new Ways(awake, cables);
@@ -43,14 +42,9 @@ export function seenAloneFrom(
   };
 }
 
-/** The setting by which a sound system passes pictures on while it sleeps. One that has no such setting is not known to. */
-export const PASS_SETTING: SettingKey = "standby-pass";
-
-const isSetToPass = (system: Device): boolean => effectiveSetting(system, PASS_SETTING, "planned") === "on";
-
 /** Whether it is set so, or can be. */
 export const mayPassAsleep = (system: Device): boolean =>
-  isSetToPass(system) || system.settings.some(({ key, options }) => key === PASS_SETTING && options.includes("on"));
+  passesAsleep(system, "planned") === true || system.settings.some(({ key, options }) => key === PASS_SETTING && options.includes("on"));
 
 /** Hubs with the wires between them. */
 interface Joined {
