@@ -1,6 +1,6 @@
-import { controlWires, kindOf, returnLinks, takesPart, type Act } from "@/core/cec";
+import { controlWires, kindOf, takesPart, type Act } from "@/core/cec";
 import { effectiveSetting, hearsVolumeByInfrared, mayReturn, mayTakeReturn, passesAsleep, type Device } from "@/core/device";
-import { endKey, findPort, type CableEnd, type Job } from "@/core/job";
+import { endKey, findDevice, findPort, type Cable, type CableEnd, type Job } from "@/core/job";
 import { commonActs, easeAfter, playerOfAct } from "../evaluation";
 import { type WiringSpace } from "../space";
 
@@ -79,7 +79,7 @@ export function controlReachOf(space: WiringSpace, job: Job, settings: "open" | 
     mayArc:
       settings !== "set"
         ? job.cables.some(({ from, to }) => [from, to].every((end) => mayReturn(findPort(job, end))))
-        : space.players.some(mayTakeReturn) || [...returnLinks(job).answer.values()].includes("arc"),
+        : space.players.some(mayTakeReturn) || job.cables.some((cable) => isArcAsSet(job, cable)),
     ofSocket: (end, controlWire) => {
       const key = controlWire ? endKey(end) : `${endKey(end)} unheard`;
       const found = known.get(key) ?? reachedAt(end, controlWire);
@@ -87,6 +87,20 @@ export function controlReachOf(space: WiringSpace, job: Job, settings: "open" | 
       return found;
     },
   };
+}
+
+/**
+ * Whether the return along a cable would be ARC with control and return channels as they are set, if whatever else it asks for is given: both
+ * ends can return, ARC is not kept from beginning, and something is known to keep it from being eARC, or not known not to.
+ * Source: HDMI 2.1 §9.5, CEC 1.4 §13.17.
+ */
+function isArcAsSet(job: Job, { from, to, returnWires, controlWire }: Cable): boolean {
+  const ends = [from, to].map((end) => ({ port: findPort(job, end), device: findDevice(job, end.device) }));
+  const isOff = (key: "arc" | "earc") => ends.some(({ device }) => device && effectiveSetting(device, key, "planned") === "off");
+  const begins = controlWire && returnWires !== "none" && !isOff("arc") && ends.every(({ device }) => device && takesPart(device));
+  const isEarc =
+    returnWires === "earc" && !isOff("earc") && ends.every(({ port }) => port?.connector === "hdmi" && port.returns === "earc");
+  return begins && !isEarc && ends.every(({ port }) => mayReturn(port));
 }
 
 /** May answer as the sound system: one, or a box that can take the return channel and is nothing else on the bus. */

@@ -142,6 +142,20 @@ describe("the volume keys of a screen", () => {
     expect(acts.volumeBesideArc).toBeCloseTo(loudness(space) * (1 - easeAfter(1)), 9);
   });
 
+  test("are not counted as reaching what eARC carries to a receiver with control off, which ARC would not", () => {
+    const space = spaceWith(room([device("tv-earc", "tv"), device("receiver-72", "receiver"), device("streamer-4k", "streamer")]));
+    const topology = topologyOf(space, "receiver>tv");
+    const mayArc = (...choices: readonly (readonly [string, "cec" | "earc", string])[]) => {
+      const settings = choices.map(([of, key, value]) => ({ device: of, key, value }));
+      const hubs = topology.hubs.map((hub) => withSettings(hub, settings));
+      return controlReachOf(space, jobWith(space, hubs, topology.wires), "set").mayArc;
+    };
+    // Both ends have eARC, which finds its partner by itself; switched off at one end ARC takes its place, and that needs control.
+    expect(mayArc()).toBe(false);
+    expect(mayArc(["tv", "earc", "off"])).toBe(true);
+    expect(mayArc(["tv", "earc", "off"], ["receiver", "cec", "off"])).toBe(false);
+  });
+
   test("stay with the screen where its sound waits for an ARC return that never begins: no stage of a plug is below what it brings", () => {
     const streamers = ["a", "b", "c"].map((id) => device("streamer-4k", id));
     const space = spaceWith(room([device("tv-arc", "screen"), device("bar-arc-optical", "system"), ...streamers]), "matrix-4x2");
