@@ -9,7 +9,6 @@ import {
   effortPoints,
   fulfils,
   hopePoints,
-  hopesAtMost,
   menuEffort,
   rowPoints,
   soundKept,
@@ -42,8 +41,6 @@ export interface StandInOutcome {
   readonly isAlone: boolean;
   /** Its points without the ease of its acts. */
   readonly points: number;
-  /** Upper bound, without the ease of its acts, for other sound formats of the same hubs: the picture stays, the sound could be complete. */
-  readonly most: number;
 }
 
 /** A plug evaluated on a configuration with one choice of its player's settings; the ease of its acts is still open. */
@@ -52,7 +49,6 @@ export interface PlugOutcome {
   readonly settings: readonly SettingChoice[];
   readonly effort: Effort;
   readonly points: number;
-  readonly most: number;
 }
 
 /** Answers with the questions on which they depend. */
@@ -92,12 +88,7 @@ export function evaluateStandIn(
     for (const question of asked) questions.add(question);
     if (!fulfils(space, id, rows)) continue;
     const points = rowPoints(space, rows, share, weights) + hopePoints(space, id, rows) + alone - effortPoints(menus, weights);
-    // The points of the same rows with complete sound; music without a picture then counts as complete for its picture too.
-    const silentRows = rows.filter(({ content, arrives }) => !content.picture && !arrives).length;
-    const whole =
-      rowPoints(space, rows, share, { ...weights, sound: 0 }) +
-      (contentsOf(device).length * weights.sound + silentRows * weights.picture) * share;
-    outcomes.push({ player, wire, settings, menus, rows, isAlone, points, most: whole + hopesAtMost(space, id) + alone });
+    outcomes.push({ player, wire, settings, menus, rows, isAlone, points });
     if (soundsBest(space, device, rows, mostSounds)) fewestMinutes.set(control, menus.minutes);
   }
   return { answer: outcomes, asked: [...questions] };
@@ -116,7 +107,6 @@ export function outcomesOf(
     settings: of.settings.map((choice) => ({ ...choice, device: player })),
     effort: addEffort(laying, of.menus),
     points: of.points - lost,
-    most: of.most - lost,
   }));
 }
 

@@ -6,16 +6,15 @@ import { GroupBounds } from "./group-bounds";
 import {
   type ConfigurationsNode,
   type ControlNode,
-  type LimitedVariant,
   type OpenNode,
   playersOn,
   type SearchedTopology,
   type SearchState,
   type SettingNode,
-  type ShownBounds,
+  type VariantWorth,
 } from "./open-nodes";
 import { ALIKE, assignPlugs, variantUpperBound } from "./plug-assignment";
-import { PlugUpperBounds, PlugValues } from "./plug-values";
+import { PlugValues } from "./plug-values";
 import type { HubsAsSet } from "./acts-bounds";
 import type { PlugBounds } from "./plug-bounds";
 import { canBeMet, rowNeedsOf } from "./row-needs";
@@ -30,7 +29,7 @@ export const busNodes = (run: SearchState, on: SearchedTopology): readonly Setti
     .map((group) => {
       const others = on.own - group.menus;
       const set: HubsAsSet = { hubs: group.hubs, returns: "open" };
-      const bound = others + playersBound(run, on, set, shownBy(on.bounded.bounds), others);
+      const bound = others + bestOf(run, worthsOn(on, set, on.bounded.bounds), others);
       return { kind: "bus", group, on, bound, schools: on.bounded.schools, depth: 2 };
     });
 
@@ -40,7 +39,7 @@ export const controlNodes = (run: SearchState, { group, on }: SettingNode<"bus">
     let players: number | undefined;
     return groups.map((one): ControlNode => {
       const { bounded } = on;
-      players ??= playersBound(run, on, one, shownBy(bounded.bounds), on.own);
+      players ??= bestOf(run, worthsOn(on, one, bounded.bounds), on.own);
       const bounds = new GroupBounds(run.context, bounded.topology, bounded.bounds, one);
       return {
         kind: "control",
@@ -78,86 +77,58 @@ export function refineControl(node: ControlNode, cutoff: number): ControlNode {
 /** Configurations where control is the same, by whether the main screen's own sound comes from the sound system, the best of each first. */
 export function configurationsNodes(run: SearchState, { group, bounds, on }: ControlNode): readonly OpenNode[] {
   const possible = group.configurations().filter(({ isPossible }) => isPossible);
-  return groupBy(possible, (one) => `${one.control} ${on.bounded.bounds.soundsItself(one)}`).flatMap((configurations) =>
-    configurationsLeft(
-      run,
-      on,
-      configurations.toSorted((a, b) => b.points - a.points),
-      shownBy(bounds),
-    ),
-  );
+  return groupBy(possible, (one) => `${one.control} ${on.bounded.bounds.soundsItself(one)}`).flatMap((alike) => {
+    const configurations = alike.toSorted((a, b) => b.points - a.points);
+    const [first] = configurations;
+    return first ? configurationsLeft(run, { on, bounds, worths: worthsOn(on, first, bounds) }, configurations) : [];
+  });
 }
 
-const shownBy = (bounds: Pick<PlugBounds, "on">): ShownBounds => ({ known: new PlugUpperBounds(bounds), atMost: new Map() });
-
-/** A node for configurations that share what they show; none where none are left. */
+/** A node for configurations on which players bring as much at most; none where none are left. */
 function configurationsLeft(
   run: SearchState,
-  on: SearchedTopology,
+  { on, bounds, worths }: Pick<ConfigurationsNode, "on" | "bounds" | "worths">,
   configurations: readonly Configuration[],
-  shown: ShownBounds,
 ): readonly ConfigurationsNode[] {
   const [first] = configurations;
   if (!first) return [];
-  const bound = first.points + playersBound(run, on, first, shown, first.points);
-  return [{ kind: "configurations", configurations, on, shown, bound, schools: on.bounded.schools, depth: 4 }];
+  const bound = first.points + bestOf(run, worths, first.points);
+  return [{ kind: "configurations", on, bounds, worths, configurations, bound, schools: on.bounded.schools, depth: 4 }];
 }
 
-/**
- * Upper bound of what a topology and its players bring, over the variants that could still beat the incumbent with so many other points;
- * -Infinity where none could.
- */
-function playersBound(
-  { incumbent }: SearchState,
-  { bounded, variants }: SearchedTopology,
-  set: HubsAsSet,
-  shown: ShownBounds,
-  others: number,
-): number {
-  const parts = variants.map((one) => {
-    const worth = bounded.before + playersAtMost(set, shown, one) - one.remotes.lost;
-    return worth + others > incumbent(one.school) + ALIKE ? worth : -Infinity;
+/** Upper bound of what a topology and its players bring by each variant, on hubs that are set in some way. */
+const worthsOn = ({ bounded, variants }: SearchedTopology, set: HubsAsSet, bounds: Pick<PlugBounds, "on">): readonly VariantWorth[] =>
+  variants.map((variant) => {
+    const of = (placing: Placing) => assignPlugs(placing, (plug) => bounds.on(set, plug))?.worth ?? -Infinity;
+    return { variant, worth: bounded.before + variantUpperBound(variant, -Infinity, of) - variant.remotes.lost };
   });
-  return Math.max(...parts);
-}
 
-/** Upper bound of what players bring, using what configurations have shown: the same on all of them until more is shown. */
-function playersAtMost(set: HubsAsSet, { known, atMost }: ShownBounds, variant: LimitedVariant): number {
-  const last = atMost.get(variant);
-  if (last?.version === known.version) return last.worth;
-  const worth = variantUpperBound(variant, -Infinity, (placing) => assignPlugs(placing, (plug) => known.on(set, plug))?.worth ?? -Infinity);
-  atMost.set(variant, { version: known.version, worth });
-  return worth;
-}
+/** The greatest of them that could still beat the incumbent with so many other points; -Infinity where none could. */
+const bestOf = ({ incumbent }: SearchState, worths: readonly VariantWorth[], others: number): number =>
+  Math.max(...worths.map(({ variant, worth }) => (worth + others > incumbent(variant.school) + ALIKE ? worth : -Infinity)));
 
 /** Expands the first configuration, unless its bound has fallen below the cutoff since. */
-export function expandConfigurations(
-  run: SearchState,
-  { configurations, on, shown }: ConfigurationsNode,
-  cutoff: number,
-): readonly OpenNode[] {
-  const [first, ...rest] = configurations;
-  const [now] = configurationsLeft(run, on, configurations, shown);
+export function expandConfigurations(run: SearchState, node: ConfigurationsNode, cutoff: number): readonly OpenNode[] {
+  const [first, ...rest] = node.configurations;
+  const [now] = configurationsLeft(run, node, node.configurations);
   if (!first || !now) return [];
-  return now.bound <= cutoff ? [now] : [...assignmentsOn(run, first, on, shown), ...configurationsLeft(run, on, rest, shown)];
+  return now.bound <= cutoff ? [now] : [...assignmentsOn(run, node, first), ...configurationsLeft(run, node, rest)];
 }
 
 /** Assignment nodes of a configuration, for the variants that could still win. */
 function assignmentsOn(
   { context, incumbent, mustSound }: SearchState,
+  { on: { bounded }, bounds, worths }: ConfigurationsNode,
   configuration: Configuration,
-  { bounded, variants }: SearchedTopology,
-  shown: ShownBounds,
 ): readonly OpenNode[] {
   const rowNeeds = rowNeedsOf(context.space, bounded.topology, mustSound);
-  const worths = new Map<RemoteLimit, PlugValues>();
-  return variants.flatMap((one) => {
-    const { school, placings, relaxed, remotes } = one;
-    const base = configuration.points + bounded.before - remotes.lost;
-    const bound = base + playersAtMost(configuration, shown, one);
+  const values = new Map<RemoteLimit, PlugValues>();
+  return worths.flatMap(({ variant: { school, placings, relaxed, remotes }, worth: most }) => {
+    const bound = configuration.points + most;
     if (bound <= incumbent(school) + ALIKE || !canBeMet(bounded.bounds, configuration, rowNeeds, relaxed.tables)) return [];
-    const worth = worths.get(remotes) ?? new PlugValues(context, configuration, shown.known, bounded.bounds, remotes.most);
-    worths.set(remotes, worth);
+    const base = configuration.points + bounded.before - remotes.lost;
+    const worth = values.get(remotes) ?? new PlugValues(context, configuration, bounds, bounded.bounds, remotes.most);
+    values.set(remotes, worth);
     return placings.map((placing) => playersOn({ configuration, worth, school, rowNeeds, base, ...placing }, bound));
   });
 }

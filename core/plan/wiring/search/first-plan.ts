@@ -26,7 +26,7 @@ export function firstPlan(context: PlanContext, { topology, schools, plugs }: Bo
       const settings = player && wire ? choicesOf(player, false).flatMap(([first]) => first ?? []) : [];
       const menus = menuEffort(player ? [player] : [], settings);
       const effort = wire ? addEffort(wireEffort(space, wire), menus) : menus;
-      return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 }];
+      return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1 }];
     });
     const draft = draftOf(context, configuration, school, chosen);
     const isBetter = points === -Infinity || (draft?.estimate()?.points ?? -Infinity) > points;

@@ -25,8 +25,6 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
   readonly points: number;
   /** Remotes needed for the acts that depend on this player; other players never make them fewer. */
   readonly remotes: number;
-  /** Upper bound for other sound formats of the same hubs: the picture stays, the sound could be complete. */
-  readonly most: number;
 }
 
 /** An unplugged player neither wakes nor is woken. Acts about no particular player are counted with the first one; where that is unplugged they count as going well. */
@@ -36,7 +34,7 @@ export function unpluggedOption({ space, weights }: PlanContext, { player, kind,
   const isFirst = space.players[0]?.id === player;
   const ease = weights.ease * ACTS_SHARE * easeShare(space, player, (act) => isFirst || !isOnPurpose(act));
   const points = ease - UNPLUGGED_POINTS + withoutSocket(space, weights, device);
-  return { player, kind, wire, settings: [], effort: NO_EFFORT, points, remotes: 1, most: points };
+  return { player, kind, wire, settings: [], effort: NO_EFFORT, points, remotes: 1 };
 }
 
 /**
@@ -48,39 +46,28 @@ export function bestOption(
   configuration: Configuration,
   { player, kind, wire }: Plug,
   outcomes: readonly PlugOutcome[],
-  { atMost, betterElsewhere, mostRemotes }: Judging,
+  { atMost, mostRemotes }: Judging,
 ): PlayerOption | null {
   const { weights } = context;
-  let [best, most]: [PlayerOption | null, number] = [null, -Infinity];
+  let best: PlayerOption | null = null;
   for (const one of outcomes) {
-    const limit = atMost(one);
-    if (best && one.points + limit < best.points) {
-      most = Math.max(most, one.most + limit);
-      continue;
-    }
+    if (best && one.points + atMost(one) < best.points) continue;
     const { ease, remotes } = actsOf(context, configuration, one.of);
     if (remotes > mostRemotes) continue;
-    const acts = weights.ease * ACTS_SHARE * ease;
-    const isWhole = allArrive(one.of.rows) && allArrive(configuration.rows);
-    most = Math.max(most, one.most + (isWhole ? acts : limit));
     const { settings, effort } = one;
-    const points = one.points + acts;
-    if (!best || points > best.points + 1e-9) best = { player, kind, wire, settings, effort, points, remotes, most };
+    const points = one.points + weights.ease * ACTS_SHARE * ease;
+    if (!best || points > best.points + 1e-9) best = { player, kind, wire, settings, effort, points, remotes };
   }
-  return best && { ...best, most: most + betterElsewhere };
+  return best;
 }
 
 /** Limits for choosing an option. */
 interface Judging {
   /** Upper bound of the points of the acts, for an outcome. */
   readonly atMost: (outcome: PlugOutcome) => number;
-  /** How much more the acts can bring on other configurations of the same hubs, all of the sound counted. */
-  readonly betterElsewhere: number;
   /** Outcomes that need more remotes are dropped. */
   readonly mostRemotes: number;
 }
-
-const allArrive = (rows: readonly Arrival[]): boolean => rows.every(({ arrives }) => arrives !== null);
 
 /** The acts that depend on one player, simulated with that player alone. */
 export interface ActsResult {

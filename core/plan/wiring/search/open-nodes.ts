@@ -5,7 +5,7 @@ import type { Configuration, PlanContext } from "./configurations";
 import type { GroupBounds } from "./group-bounds";
 import type { PlayerOption } from "./judge-plug";
 import type { WiringPlan } from "./plan-draft";
-import type { PlugUpperBounds, PlugValues } from "./plug-values";
+import type { PlugValues } from "./plug-values";
 import type { Plug } from "./plugs";
 import type { RowNeed } from "./row-needs";
 import type { Placing, Variant } from "./school-needs";
@@ -46,7 +46,8 @@ export interface ConfigurationsNode extends Bounded<"configurations"> {
   /** The one that brings most without players first. */
   readonly configurations: readonly Configuration[];
   readonly on: SearchedTopology;
-  readonly shown: ShownBounds;
+  readonly bounds: GroupBounds;
+  readonly worths: readonly VariantWorth[];
 }
 
 export type PlayersNode = Bounded<"players"> & AssignmentProblem;
@@ -70,10 +71,10 @@ export interface LimitedVariant extends Variant {
   readonly remotes: RemoteLimit;
 }
 
-/** What the configurations of a node have shown of their plugs, and what players bring by that at most. */
-export interface ShownBounds {
-  readonly known: PlugUpperBounds;
-  readonly atMost: Map<Variant, { readonly version: number; readonly worth: number }>;
+/** Upper bound of what a topology and its players bring by a variant, on the configurations of a node. */
+export interface VariantWorth {
+  readonly variant: LimitedVariant;
+  readonly worth: number;
 }
 
 /** The assignment problem of a configuration for one school. */

@@ -7,7 +7,7 @@ import { PlugBounds } from "./plug-bounds";
 import { actsUpperBound, controlReachOf } from "../bounds";
 import { newContext, withPictureBounds } from "./configurations";
 import { everyConfiguration } from "./setting-group";
-import { PlugUpperBounds, PlugValues } from "./plug-values";
+import { PlugValues } from "./plug-values";
 import { jobWith, type WiringSpace, withSettings } from "../space";
 import { plugsOf } from "./plugs";
 import { topologyOf, spaceWith } from "../under-test/space-with";
@@ -164,7 +164,7 @@ describe("the volume keys of a screen", () => {
       const bounds = new PlugBounds(context, topology);
       const [configuration] = [...everyConfiguration(context, topology)].filter(({ isPossible }) => isPossible);
       if (!configuration) continue;
-      const values = new PlugValues(context, configuration, new PlugUpperBounds(bounds), bounds);
+      const values = new PlugValues(context, configuration, bounds, bounds);
       for (const plug of plugsOf(context, topology).tables.flat()) {
         const stages = [0, 1, 2, 3].map(() => {
           const now = values.of(plug);

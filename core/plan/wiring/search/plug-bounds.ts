@@ -66,11 +66,6 @@ export class PlugBounds {
     return plug.kind === null || this.known.has(plug);
   }
 
-  /** Upper bound of the points of its player's acts, once computed. */
-  actsOf(plug: Plug): number {
-    return this.actPoints(this.easeOf(plug));
-  }
-
   /** How easy its acts can be, as a share of all acts. */
   easeOf(plug: Plug): number {
     return this.known.get(plug)?.acts ?? Infinity;
@@ -84,18 +79,6 @@ export class PlugBounds {
     const isArc = rows.some(({ hops }) => hops.some(({ link }) => link === "arc"));
     const sounds = outcome.of.rows.some(({ arrives }) => arrives) && this.ownSoundOn(configuration) > 0;
     return this.actPoints(acts.ease - (sounds ? (isArc ? acts.volume : acts.volumeBesideArc) : 0));
-  }
-
-  /**
-   * How much more its acts can bring on other configurations than what the volume keys of the screen do not reach leaves them here, all of its
-   * sound counted: where nothing of it sounds, or it waits for a return.
-   */
-  betterElsewhere(configuration: Pick<Configuration, "hubs">, plug: Plug): number {
-    const { player, wire, reach } = plug;
-    const acts = this.acts.of(configuration, plug, true);
-    if (!acts || !wire || !reach) return 0;
-    const sound = this.context.most.soundOfPlayer(player, { reach, wire });
-    return this.actPoints(acts.volumeBesideArc) - Math.min(this.actPoints(acts.volume), sound);
   }
 
   /** Whether the main screen's own sound comes from the sound system on a configuration: its volume keys can do without reaching that only where not. */

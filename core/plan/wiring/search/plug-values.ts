@@ -1,28 +1,8 @@
-import type { HubsAsSet } from "./acts-bounds";
 import type { Configuration, PlanContext } from "./configurations";
 import type { PlugOutcome } from "./evaluate-plug";
 import { bestOption, type PlayerOption, unpluggedOption } from "./judge-plug";
 import type { PlugBounds } from "./plug-bounds";
 import type { Plug } from "./plugs";
-
-/** Upper bounds of plugs on configurations where control is the same; every one that is evaluated tightens them. */
-export class PlugUpperBounds {
-  private readonly known = new Map<Plug, number>();
-  /** How often a bound was tightened. */
-  version = 0;
-
-  constructor(private readonly bounds: Pick<PlugBounds, "on">) {}
-
-  on(set: HubsAsSet, plug: Plug): number {
-    return Math.min(this.bounds.on(set, plug), this.known.get(plug) ?? Infinity);
-  }
-
-  tighten(plug: Plug, most: number): void {
-    if (most >= (this.known.get(plug) ?? Infinity)) return;
-    this.known.set(plug, most);
-    this.version += 1;
-  }
-}
 
 /**
  * The plugs of a configuration with their upper bounds, and their true worth once evaluated. Evaluation is lazy and in stages, the cheapest
@@ -36,7 +16,7 @@ export class PlugValues {
   constructor(
     private readonly context: PlanContext,
     private readonly configuration: Configuration,
-    private readonly upperBounds: PlugUpperBounds,
+    private readonly upperBounds: Pick<PlugBounds, "on">,
     private readonly bounds: PlugBounds,
     private readonly mostRemotes = Infinity,
   ) {}
@@ -78,7 +58,7 @@ export class PlugValues {
     if (this.options.has(plug)) return;
     if (!plug.wire) this.options.set(plug, unpluggedOption(this.context, plug));
     else if (!this.bounds.isRefined(plug)) this.bounds.refine(plug);
-    else if (!outcomes) this.evaluate(plug);
+    else if (!outcomes) this.outcomes.set(plug, this.bounds.outcomes.on(this.configuration, plug));
     else this.choose(plug, outcomes);
   }
 
@@ -91,19 +71,11 @@ export class PlugValues {
     return found;
   }
 
-  private evaluate(plug: Plug): void {
-    const outcomes = this.bounds.outcomes.on(this.configuration, plug);
-    this.outcomes.set(plug, outcomes);
-    if (outcomes.length) this.upperBounds.tighten(plug, Math.max(...outcomes.map(({ most }) => most)) + this.bounds.actsOf(plug));
-  }
-
   private choose(plug: Plug, outcomes: readonly PlugOutcome[]): void {
     const option = bestOption(this.context, this.configuration, plug, outcomes, {
       atMost: (one) => this.bounds.actPointsOn(this.configuration, plug, one),
-      betterElsewhere: this.bounds.betterElsewhere(this.configuration, plug),
       mostRemotes: this.mostRemotes,
     });
     this.options.set(plug, option);
-    if (option) this.upperBounds.tighten(plug, option.most);
   }
 }

@@ -176,7 +176,7 @@ class Quest {
       const { settings, effort } = heard;
       const acts = ACTS_SHARE * actsOf(this.context, configuration, heard.of).ease;
       return {
-        option: { player, kind, wire, settings, effort, points: 0, remotes: 1, most: 0 },
+        option: { player, kind, wire, settings, effort, points: 0, remotes: 1 },
         adds: {
           arrivals: heard.points / 100,
           ease: acts + ((1 - ACTS_SHARE) * Number(heard.of.isAlone)) / players.length,

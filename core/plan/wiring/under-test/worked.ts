@@ -16,7 +16,6 @@ const settle = (context: PlanContext, configuration: Configuration, plug: Plug):
   plug.wire
     ? bestOption(context, configuration, plug, evaluatePlug(context, configuration, plug), {
         atMost: () => actsAnywhere(context, plug.player),
-        betterElsewhere: 0,
         mostRemotes: Infinity,
       })
     : unpluggedOption(context, plug);
