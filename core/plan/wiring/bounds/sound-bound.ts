@@ -9,7 +9,7 @@ const AS_WIRED = { plugs: false, cables: false, settings: "as-known" } as const;
 
 /**
  * How much of its sound each content of a device could keep in a room, 0 to 1, in the order of its contents: the best of all that could
- * arrive while every setting that nobody knows is chosen at will.
+ * arrive with some choice of the settings that nobody knows.
  */
 export function soundUpperBound(space: WiringSpace, rig: Rig, device: Device): readonly number[] {
   const { system } = space;

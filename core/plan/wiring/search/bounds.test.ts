@@ -7,6 +7,8 @@ import { topologyEffort, draftOf, planOf } from "./plan-draft";
 import { solveAssignment } from "./plug-assignment";
 import { PlugValues } from "./plug-values";
 import { anywhere } from "./school-needs";
+import { GroupBounds } from "./group-bounds";
+import { controlKeyOf, settingsOf } from "./setting-group";
 import { commonActs, effortPoints, PRESETS, remotesNeeded } from "../evaluation";
 import { type PlayerOption } from "./judge-plug";
 import { worked } from "../under-test/worked";
@@ -61,6 +63,28 @@ describe("the bound of an assignment", () => {
         }
       }),
       tries(40, 160, 36),
+    );
+  });
+
+  test("in a group of configurations is never below what the plug brings on any of them, nor is what the hubs bring themselves", () => {
+    fc.assert(
+      fc.property(rooms, (one) => {
+        for (const { context, topology, tables } of worked(spaceOf(one), 4, 0))
+          for (const group of settingsOf(context, topology).split(controlKeyOf).slice(0, 3)) {
+            const bounds = new PlugBounds(context, topology);
+            const within = new GroupBounds(context, topology, bounds, group);
+            tables.flat().forEach((plug) => within.refine(plug));
+            for (const configuration of group.configurations().slice(0, 4)) {
+              expect(configuration.points).toBeLessThanOrEqual(within.points + 1e-6);
+              const values = new PlugValues(context, configuration, bounds, bounds);
+              for (const plug of tables.flat()) {
+                const worth = values.settled(plug)?.points ?? -Infinity;
+                expect(worth).toBeLessThanOrEqual(within.on(configuration, plug) + 1e-6);
+              }
+            }
+          }
+      }),
+      tries(15, 80, 37),
     );
   });
 

@@ -13,6 +13,7 @@ export class GroupBounds {
   private readonly limits = new Map<Plug, SoundLimit | null>();
   private readonly passed: PassedBounds;
   private set: HubsAsSet | undefined;
+  private own: number | undefined;
 
   constructor(
     private readonly context: PlanContext,
@@ -23,10 +24,11 @@ export class GroupBounds {
     this.passed = new PassedBounds(context, group.undecided, topology.wires);
   }
 
-  /** Upper bound of what is not about players: the hubs' own sources, less the menus to visit. */
+  /** Upper bound of what is not about players: the hubs' own sources, less the menus to visit. Computed once. */
   get points(): number {
     const { space, most } = this.context;
-    return most.ofOwn(this.topology.hubs, reachOf(space, this.topology), this.passed.soundOfOwn) - this.group.menus;
+    this.own ??= most.ofOwn(this.topology.hubs, reachOf(space, this.topology), this.passed.soundOfOwn);
+    return this.own - this.group.menus;
   }
 
   isRefined(plug: Plug): boolean {

@@ -1,6 +1,7 @@
 import { controlStateOf, takesPart } from "@/core/cec";
 import type { Device } from "@/core/device";
 import { present } from "@/core/outcome";
+import { controlReachKey } from "../bounds";
 import { effortPoints, menuEffort } from "../evaluation";
 import { cartesianProduct, combinations, groupBy, type SettingChoice, undecided, withSettings } from "../space";
 import type { Topology } from "../topology";
@@ -67,8 +68,8 @@ export class SettingGroup {
 /** Whether a hub takes part in control, as a key. */
 export const onBusKey = (hub: Device): string => String(takesPart(hub));
 
-/** All that control depends on of a hub as it is set, its return channels included. */
-export const controlKeyOf = (hub: Device): string => `${controlStateOf(hub)} ${returnSwitches(hub)}`;
+/** All that control depends on of a hub as it is set, and all that the control reach does, so that a group has one reach. */
+export const controlKeyOf = (hub: Device): string => `${controlStateOf(hub)} ${returnSwitches(hub)} ${controlReachKey([hub])}`;
 
 /** Every combination of the settings of a topology's hubs. Each hub stands there once per combination, so that memos about it apply to all. */
 export function settingsOf(context: PlanContext, topology: Topology): SettingGroup {
