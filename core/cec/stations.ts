@@ -187,7 +187,7 @@ export function returnLinks(
 ): { readonly answer: ReadonlyMap<string, Nature["returnLink"]>; readonly asked: readonly Question[] } {
   const rig = makeRig(job, state);
   const { answer, asked } = rig.traced(() => linksOf(job, rig));
-  return { answer, asked: [...asked] };
+  return { answer, asked: [...asked.questions] };
 }
 
 function linksOf(job: Job, rig: Rig): ReadonlyMap<string, Nature["returnLink"]> {

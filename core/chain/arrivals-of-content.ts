@@ -130,21 +130,27 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
 /** The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, and the one with the fewest obstacles. */
 export function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
   // On screens between which no sound is switched the sound is the same.
-  const lit = [...rig.litOutputs].map(([box, output]) => `${box} ${output}`).join();
+  const lit = rig.litOutputs.size === 0 ? "" : [...rig.litOutputs].map(([box, output]) => `${box} ${output}`).join();
   const key = `best ${device.id} ${source} ${content.id} ${system.id} ${lit}`;
   return rig.recall(key, () => chooseWay(rig, device, source, content, system), null);
 }
 
 function chooseWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
   const tracks = streamsOf(content);
-  const order = (a: Followed, b: Followed): number =>
-    compareStreams(b.arrives, a.arrives, system) ||
-    Number(isUnknown(b)) - Number(isUnknown(a)) ||
-    a.blocks.length - b.blocks.length ||
-    a.way.length - b.way.length;
-  const followed = waysTo(rig, device, source, system).map((way) => follow(rig, way, tracks));
-  return followed.sort(order)[0] ?? null;
+  let best: Followed | null = null;
+  for (const way of waysTo(rig, device, source, system)) {
+    const followed = follow(rig, way, tracks);
+    if (best === null || compareFollowed(followed, best, system) < 0) best = followed;
+  }
+  return best;
 }
+
+/** Orders two ways of one content, the better one first. */
+const compareFollowed = (a: Followed, b: Followed, system: Device): number =>
+  compareStreams(b.arrives, a.arrives, system) ||
+  Number(isUnknown(b)) - Number(isUnknown(a)) ||
+  a.blocks.length - b.blocks.length ||
+  a.way.length - b.way.length;
 
 const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
 

@@ -95,14 +95,16 @@ function returnByHand(rig: Rig, followed: Followed | null): Caution[] {
 /** An analogue lead between two devices that each move the volume: both matter, and either can be the one that is turned down. */
 function twoVolumes(followed: Followed | null): Caution[] {
   if (!followed?.arrives) return [];
+  if (!followed.hops.some(({ link }) => link === "analogue")) return [];
   const inside = followed.way.flatMap((step) => (step.kind === "inside" ? [step.device] : []));
-  const isMoved = ({ volume }: Device) => volume !== null && volume !== "fixed";
   return followed.way.flatMap((step, hop): Caution[] => {
     if (step.kind !== "link" || followed.hops[hop]?.link !== "analogue") return [];
     const [from, to] = [step.from, step.to].map((end) => inside.find(({ id }) => id === end.device));
-    return from && to && isMoved(from) && isMoved(to) ? [{ code: "two-volumes", device: from.id, then: to.id }] : [];
+    return from && to && movesVolume(from) && movesVolume(to) ? [{ code: "two-volumes", device: from.id, then: to.id }] : [];
   });
 }
+
+const movesVolume = ({ volume }: Device): boolean => volume !== null && volume !== "fixed";
 
 /** Leads for sound beyond what their kind is certain of; HDMI cables are judged by their picture. */
 function longLeads(followed: Followed | null): Caution[] {

@@ -2,7 +2,7 @@ import { effectiveSetting, type Device, type SettingState } from "@/core/device"
 import type { Cable, Job } from "@/core/job";
 import { alignmentMs } from "@/core/room";
 import { takersIn } from "./return-takers";
-import { cableQuestion, deviceQuestion, settingQuestion, takersQuestion, type Question } from "./rig";
+import { cableQuestion, deviceQuestion, settingQuestion, takersQuestion, type Question } from "./read-set";
 
 /** Every question that a rig of one job may answer otherwise than a rig of another. Jobs are never changed in place, so what is the same object is the same. */
 export function changedQuestions(before: Job, after: Job, state: SettingState): ReadonlySet<Question> {

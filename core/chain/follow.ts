@@ -205,15 +205,21 @@ function inputOff(rig: Rig, device: Device, from: string): Reason | null {
   return value === from ? { code: "setting-shuts", device: device.id, setting: "input-sound", value, wanted: ["on"] } : null;
 }
 
+const HUSHERS = ["mute", "volume-level"] as const;
+/** Settings that can keep a system silent. */
+const SILENCERS = [...HUSHERS, "input-sound"] as const;
+
 /** A system that is muted, or whose volume is at nothing. */
-const hushed = (rig: Rig, device: Device): readonly Reason[] =>
-  (["mute", "volume-level"] as const).flatMap((setting): Reason[] => {
+function hushed(rig: Rig, device: Device): readonly Reason[] {
+  const reasons: Reason[] = [];
+  for (const setting of HUSHERS) {
     const value = rig.setting(device, setting);
     const { usual } = settingFact(setting);
-    return value && usual !== null && value !== usual
-      ? [{ code: "setting-shuts", device: device.id, setting, value, wanted: [usual] }]
-      : [];
-  });
+    if (value && usual !== null && value !== usual)
+      reasons.push({ code: "setting-shuts", device: device.id, setting, value, wanted: [usual] });
+  }
+  return reasons;
+}
 
 /** What a person has set the sound to be held back by. Null: nobody has looked. */
 function addedDelay(rig: Rig, device: Device): Milliseconds | null {
@@ -224,12 +230,12 @@ function addedDelay(rig: Rig, device: Device): Milliseconds | null {
 function toSpeakers(rig: Rig, device: Device, from: string, route: SoundRoute, inputs: readonly Stream[]): Progress {
   const gate = gateOf(rig, device, route.opens);
   if (gate.reason) return stopped([gate.reason]);
-  const off = [inputOff(rig, device, from), ...hushed(rig, device)].flatMap((reason) => reason ?? []);
-  if (off.length) return stopped(off);
+  const off = inputOff(rig, device, from);
+  const hush = hushed(rig, device);
+  if (off || hush.length) return stopped(off ? [off, ...hush] : hush);
   const input = inputs[0];
   const facts: UnknownFact[] = gate.fact ? [gate.fact] : [];
-  for (const setting of ["mute", "volume-level", "input-sound"] as const)
-    if (rig.setting(device, setting) === null) facts.push({ fact: "setting", device: device.id, setting });
+  for (const setting of SILENCERS) if (rig.setting(device, setting) === null) facts.push({ fact: "setting", device: device.id, setting });
   if (input && device.decodes === null) facts.push({ fact: "decoders", device: device.id });
   if (input && rig.setting(device, "decode-mode") === null && bedChannels(input.channels) > 2)
     facts.push({ fact: "setting", device: device.id, setting: "decode-mode" });

@@ -3,7 +3,8 @@ import type { Content, Device } from "@/core/device";
 import { endKey, type CableEnd } from "@/core/job";
 import { settlePicture, type Picture, type PictureLimit, type PictureLoss } from "@/core/picture";
 import { pictureWays } from "./picture-way";
-import { cableQuestion, type Question, type Rig } from "./rig";
+import { cableQuestion, type Question } from "./read-set";
+import type { Rig } from "./rig";
 
 /** The pictures that the ways as they are plugged could bring to a screen if every setting were at its best. */
 export function picturesAsWired(

@@ -3,13 +3,15 @@ import type { Device } from "@/core/device";
 import { keepsObjects, soundingBed } from "./play";
 import type { Stream } from "./stream";
 
+const soundingChannels = (stream: Stream, system: Device): number => bedChannels(soundingBed(stream, system));
+
 /**
  * How good a stream is at a sound system, as one number: channels that its speakers sound, then objects that it keeps, then losslessness,
  * then fewer lossy generations. A rendering for headphones is the worst of its kind.
  */
 export function soundRank(stream: Stream, system: Device): number {
   return (
-    bedChannels(soundingBed(stream, system)) * 10_000 +
+    soundingChannels(stream, system) * 10_000 +
     Number(keepsObjects(stream, system)) * 1000 +
     Number(stream.lossless) * 100 +
     Math.max(0, 9 - stream.generations) * 10 +
@@ -35,9 +37,8 @@ export interface Kept {
 /** Compares what is heard with the best form of the content at that system. */
 export function keptOf(heard: Stream, best: Stream | null, system: Device): Kept {
   if (!best) return { channels: 1, objects: 1, lossless: 1, codings: 1 };
-  const sounding = (stream: Stream) => bedChannels(soundingBed(stream, system));
   return {
-    channels: Math.min(1, sounding(heard) / sounding(best)),
+    channels: Math.min(1, soundingChannels(heard, system) / soundingChannels(best, system)),
     objects: Number(!keepsObjects(best, system) || keepsObjects(heard, system)),
     lossless: Number(!best.lossless || heard.lossless),
     codings: 0.5 ** Math.max(0, heard.generations - best.generations),

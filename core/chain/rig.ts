@@ -1,8 +1,9 @@
 import type { SettingKey } from "@/core/facts";
 import { gateOf } from "./conditions";
 import { effectiveSetting, type Device, type Port, type SettingState } from "@/core/device";
+import { cableQuestion, deviceQuestion, type Question, ReadSet, settingQuestion, takersQuestion } from "./read-set";
 import { takersIn } from "./return-takers";
-import { asItStands, endKey, type Cable, type CableEnd, type Job } from "@/core/job";
+import { asItStands, type Cable, type CableEnd, type Job } from "@/core/job";
 
 /**
  * A job made ready for questions: everything found by name in one step, at one moment of its settings.
@@ -29,25 +30,16 @@ export interface Rig {
   recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer;
   /** The same rig while another screen is in use; what it remembers is shared. */
   litBy(outputs: ReadonlyMap<string, string>): Rig;
-  /** Runs with a list of questions of its own. */
-  traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadonlySet<Question> };
+  /** Runs with a read set of its own. */
+  traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadSet };
 }
-
-/** A question that was asked of the job: `device tv`, `cable tv hdmi1`, `setting tv earc`, `takers tv`. */
-export type Question = string;
-
-export const deviceQuestion = (device: string): Question => `device ${device}`;
-export const cableQuestion = (end: CableEnd): Question => `cable ${endKey(end)}`;
-/** Asks at which inputs of a device something takes returns. */
-export const takersQuestion = (device: string): Question => `takers ${device}`;
-export const settingQuestion = (device: string, key: SettingKey): Question => `setting ${device} ${key}`;
 
 /** Whether two ends are the same socket. */
 export const isAt = (a: CableEnd, b: CableEnd): boolean => a.device === b.device && a.port === b.port;
 
 interface Remembered {
   answer: unknown;
-  asked: ReadonlySet<Question>;
+  asked: ReadSet;
 }
 
 /** The questions about a device and its sockets, spelled out once: they are asked many thousand times. */
@@ -71,19 +63,35 @@ function questionsOf({ id, ports }: Device): Questions {
   return fresh;
 }
 
+interface ShelfDevice {
+  readonly device: Device;
+  readonly questions: Questions;
+  /** Some of its decoders depend on a setting or a module. */
+  readonly hasGatedDecoders: boolean;
+  /** Its sound can follow the screen in use. */
+  readonly followsScreen: boolean;
+}
+
+const shelved = (device: Device): ShelfDevice => ({
+  device,
+  questions: questionsOf(device),
+  hasGatedDecoders: device.decodes?.some(({ opens }) => opens?.length) ?? false,
+  followsScreen: device.settings.some(({ key }) => key === "sound-follows"),
+});
+
 /** What rigs of one job at several moments share. */
 class Shelf {
-  readonly devices: ReadonlyMap<string, { readonly device: Device; readonly questions: Questions }>;
+  readonly devices: ReadonlyMap<string, ShelfDevice>;
   /** By the question about the socket in which they sit. */
   readonly cables: ReadonlyMap<Question, Cable>;
   readonly rigs = new Map<SettingState, Rig>();
   readonly withDecoders = new Map<string, Device>();
   private known: ReadonlyMap<string, ReadonlySet<string>> | undefined;
-  asked = new Set<Question>();
+  asked = new ReadSet();
 
   constructor(readonly job: Job) {
     const { devices, cables } = asItStands(job);
-    this.devices = new Map(devices.map((device) => [device.id, { device, questions: questionsOf(device) }]));
+    this.devices = new Map(devices.map((device) => [device.id, shelved(device)]));
     this.cables = new Map(
       // Through a cable that was found in two outputs or two inputs nothing goes.
       cables
@@ -102,10 +110,6 @@ class Shelf {
   get takers(): ReadonlyMap<string, ReadonlySet<string>> {
     this.known ??= new Map([...takersIn(this.job)].map(([device, ports]) => [device, new Set(ports.split(" "))]));
     return this.known;
-  }
-
-  noteAll(asked: ReadonlySet<Question>): void {
-    for (const question of asked) this.asked.add(question);
   }
 }
 
@@ -126,14 +130,18 @@ class ShelfRig implements Rig {
   }
 
   device(id: string): Device | undefined {
-    const device = this.atWill(id);
-    return device?.decodes?.some(({ opens }) => opens?.length) ? this.withOpenDecoders(device) : device;
+    const found = this.find(id);
+    return found?.hasGatedDecoders ? this.withOpenDecoders(found.device) : found?.device;
   }
 
   atWill(id: string): Device | undefined {
+    return this.find(id)?.device;
+  }
+
+  private find(id: string): ShelfDevice | undefined {
     const found = this.shelf.devices.get(id);
-    this.shelf.asked.add(found?.questions.about ?? deviceQuestion(id));
-    return found?.device;
+    this.shelf.asked.note(found?.questions.about ?? deviceQuestion(id));
+    return found;
   }
 
   /** The same object for the same open decoders, so that what is remembered of a device holds. */
@@ -150,19 +158,17 @@ class ShelfRig implements Rig {
   }
 
   port({ device, port }: CableEnd): Port | undefined {
-    const found = this.shelf.devices.get(device);
-    this.shelf.asked.add(found?.questions.about ?? deviceQuestion(device));
-    return found?.questions.sockets.get(port)?.port;
+    return this.find(device)?.questions.sockets.get(port)?.port;
   }
 
   cableAt(end: CableEnd): Cable | undefined {
     const question = this.shelf.devices.get(end.device)?.questions.sockets.get(end.port)?.question ?? cableQuestion(end);
-    this.shelf.asked.add(question);
+    this.shelf.asked.note(question);
     return this.shelf.cables.get(question);
   }
 
   takersAt({ id }: Device): ReadonlySet<string> {
-    this.shelf.asked.add(takersQuestion(id));
+    this.shelf.asked.note(takersQuestion(id));
     return this.shelf.takers.get(id) ?? NOWHERE;
   }
 
@@ -170,26 +176,26 @@ class ShelfRig implements Rig {
     const { settings } = questionsOf(device);
     const question = settings.get(key) ?? settingQuestion(device.id, key);
     settings.set(key, question);
-    this.shelf.asked.add(question);
+    this.shelf.asked.note(question);
     return effectiveSetting(device, key, this.state);
   }
 
   recall<Answer>(key: string, compute: () => Answer, meanwhile: Answer): Answer {
     const known = this.memory.get(key);
     if (known) {
-      this.shelf.noteAll(known.asked);
+      this.shelf.asked.note(known.asked);
       return known.answer as Answer;
     }
-    this.memory.set(key, { answer: meanwhile, asked: new Set() });
+    this.memory.set(key, { answer: meanwhile, asked: new ReadSet() });
     const found = this.traced(compute);
     this.memory.set(key, found);
-    this.shelf.noteAll(found.asked);
+    this.shelf.asked.note(found.asked);
     return found.answer;
   }
 
-  traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadonlySet<Question> } {
+  traced<Answer>(compute: () => Answer): { readonly answer: Answer; readonly asked: ReadSet } {
     const outer = this.shelf.asked;
-    const own = new Set<Question>();
+    const own = new ReadSet();
     this.shelf.asked = own;
     try {
       return { answer: compute(), asked: own };
@@ -199,8 +205,7 @@ class ShelfRig implements Rig {
   }
 
   litBy(outputs: ReadonlyMap<string, string>): Rig {
-    const follows = (device: string) => this.shelf.devices.get(device)?.device.settings.some(({ key }) => key === "sound-follows");
-    const lit = [...outputs].filter(([device]) => follows(device));
+    const lit = [...outputs].filter(([device]) => this.shelf.devices.get(device)?.followsScreen);
     return lit.length === 0 && this.litOutputs.size === 0 ? this : new ShelfRig(this.shelf, this.state, this.memory, new Map(lit));
   }
 }

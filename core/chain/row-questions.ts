@@ -2,7 +2,8 @@ import type { Content, Device, Source } from "@/core/device";
 import { chosenSoundSystem } from "@/core/job";
 import { bestWay, systemOf } from "./arrivals-of-content";
 import { pictureArrival, pictureWays } from "./picture-way";
-import type { Question, Rig } from "./rig";
+import type { Question } from "./read-set";
+import type { Rig } from "./rig";
 
 /** What the sound of a content rests on, and what its picture does. */
 export interface RowQuestions {
@@ -25,5 +26,6 @@ export function rowQuestions(rig: Rig, player: Device, source: Source, content: 
   const isJoined =
     (rig.job.brief.newsFrom === "screen" && content.kind === "news") ||
     rig.job.devices.some(({ settings }) => settings.some(({ key }) => key === "sound-follows"));
-  return { sound: isJoined ? new Set([...sound.asked, ...picture.asked]) : sound.asked, picture: picture.asked };
+  const [heard, seen] = [sound.asked.questions, picture.asked.questions];
+  return { sound: isJoined ? new Set([...heard, ...seen]) : heard, picture: seen };
 }

@@ -143,7 +143,9 @@ test("nothing is whole while a fact it rests on is unknown: each fact is hidden 
     for (const unit of board.units) {
       const [row] = unit.rows;
       if (!row?.arrives) continue;
-      const settings = [...unit.asked].filter((question) => question.startsWith("setting ")).map((question) => question.split(" "));
+      const settings = [...unit.asked.questions]
+        .filter((question) => question.startsWith("setting "))
+        .map((question) => question.split(" "));
       for (const [, device, key] of settings) {
         const hidden = changed(room, device ?? "", (one) => ({
           ...one,

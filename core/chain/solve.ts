@@ -3,13 +3,14 @@ import { chosenSoundSystem, type Job } from "@/core/job";
 import type { Arrival } from "./arrival";
 import { arrivalsOfContent, type Told } from "./arrivals-of-content";
 import { changedQuestions } from "./changed-questions";
-import { deviceQuestion, makeRig, type Question, type Rig } from "./rig";
+import type { Question, ReadSet } from "./read-set";
+import { makeRig, type Rig } from "./rig";
 
 /** The rows of one player's one content, and every question their answer rests on. */
 export interface SolvedUnit {
   readonly key: string;
   readonly rows: readonly Arrival[];
-  readonly asked: ReadonlySet<Question>;
+  readonly asked: ReadSet;
 }
 
 /** A solved job: its board, and what is needed to solve it again quickly after an edit. */
@@ -39,7 +40,7 @@ export function solveAgain(before: Solved, job: Job, asked: Asked = {}): Solved 
   if (chosenSoundSystem(before.job)?.id !== chosenSoundSystem(job)?.id || wishesDiffer(before.job, job))
     return solveWith(job, before.state, new Map(), asked);
   const changed = changedQuestions(before.job, job, before.state);
-  const kept = new Map(before.units.filter((unit) => !meets(unit.asked, changed)).map((unit) => [unit.key, unit]));
+  const kept = new Map(before.units.filter((unit) => !meets(unit.asked.questions, changed)).map((unit) => [unit.key, unit]));
   return solveWith(job, before.state, kept, asked);
 }
 
@@ -60,12 +61,14 @@ export function arrivalsOnly(
 ): { readonly rows: readonly Arrival[]; readonly asked: ReadonlySet<Question> } {
   const rig = makeRig(job, state);
   const system = chosenSoundSystem(job);
-  const { answer, asked } = rig.traced(() =>
-    contentsOf(job.devices.filter(({ id }) => id === player)).flatMap(({ device, source, content }) =>
+  const { answer, asked } = rig.traced(() => {
+    rig.device(player);
+    if (system) rig.device(system.id);
+    return contentsOf(job.devices.filter(({ id }) => id === player)).flatMap(({ device, source, content }) =>
       arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system, "arrivals-only"),
-    ),
-  );
-  return { rows: answer, asked: new Set([deviceQuestion(player), ...(system ? [deviceQuestion(system.id)] : []), ...asked]) };
+    );
+  });
+  return { rows: answer, asked: asked.questions };
 }
 
 function solveWith(job: Job, state: SettingState, kept: ReadonlyMap<string, SolvedUnit>, { told = "all", of }: Asked = {}): Solved {
@@ -94,7 +97,9 @@ interface Unit {
 }
 
 function solveUnit(rig: Rig, { device, source, content, system, told }: Unit): SolvedUnit {
-  const { answer, asked } = rig.traced(() => arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system, told));
-  const questions = new Set([...asked, deviceQuestion(device.id), ...(system ? [deviceQuestion(system.id)] : [])]);
-  return { key: unitKey(device, source, content), rows: answer, asked: questions };
+  const { answer, asked } = rig.traced(() => {
+    if (system) rig.device(system.id);
+    return arrivalsOfContent(rig, rig.device(device.id) ?? device, source, content, system, told);
+  });
+  return { key: unitKey(device, source, content), rows: answer, asked };
 }

@@ -40,7 +40,9 @@ export const waysTo = (rig: Rig, device: Device, source: string, goal: Device): 
 function findWays(rig: Rig, device: Device, source: string, goal: Device): readonly Way[] {
   const ways: Way[] = [];
   let visits = 0;
-  const visit = (here: Device, from: string, trail: Way, seen: ReadonlySet<string>) => {
+  const trail: Step[] = [];
+  const seen = new Set<string>();
+  const visit = (here: Device, from: string) => {
     if (ways.length >= MOST_WAYS || trail.length >= MOST_STEPS || visits >= MOST_VISITS) return;
     visits += 1;
     for (const step of stepsInside(rig, here, from)) {
@@ -51,10 +53,15 @@ function findWays(rig: Rig, device: Device, source: string, goal: Device): reado
       const link = linkFrom(rig, { device: here.id, port: step.to });
       const next = link ? rig.device(link.to.device) : undefined;
       const entry = link ? endKey(link.to) : "";
-      if (link && next && !seen.has(entry)) visit(next, link.to.port, [...trail, step, link], new Set([...seen, entry]));
+      if (!link || !next || seen.has(entry)) continue;
+      trail.push(step, link);
+      seen.add(entry);
+      visit(next, link.to.port);
+      seen.delete(entry);
+      trail.length -= 2;
     }
   };
-  visit(device, source, [], new Set());
+  visit(device, source);
   if (ways.length >= MOST_WAYS || visits >= MOST_VISITS) cutOff.add(ways);
   return ways;
 }
@@ -64,6 +71,7 @@ type InnerStep = Exclude<Step, { kind: "link" }>;
 function stepsInside(rig: Rig, device: Device, from: string): readonly InnerStep[] {
   const routed = routedSteps(device, from);
   const takers = rig.takersAt(device);
+  if (takers.size === 0) return routed;
   const gaps = device.ports.flatMap((port): InnerStep[] => {
     if (port.connector !== "hdmi" || port.direction !== "in" || port.id === from || routed.some(({ to }) => to === port.id)) return [];
     const end = { device: device.id, port: port.id };

@@ -23,18 +23,18 @@ import { refusedBySetting, settingThatRecodes } from "./why-not-setting";
  */
 export function lossesBelowBest(rig: Rig, followed: Followed, content: Content, system: Device): readonly Loss[] {
   const better = idealForms(content, system).filter((form) => compareStreams(form, followed.arrives, system) > 0);
-  const isRare = (form: Stream) => form.lineage === "re-encoded" || (form.coding === "mat" && !content.tracks.some(isMat));
-  const usual = refusalsOf(
-    rig,
-    followed,
-    content,
-    system,
-    better.filter((form) => !isRare(form)),
-  );
-  if (usual.length) return usual;
-  const rare = refusalsOf(rig, followed, content, system, better.filter(isRare));
-  return rare.length ? rare : prefers(followed, better);
+  if (better.length === 0) return [];
+  const usual = better.filter((form) => !isRare(form, content));
+  const losses = refusalsOf(rig, followed, content, system, usual);
+  if (losses.length) return losses;
+  const rare = better.filter((form) => isRare(form, content));
+  const ofRare = refusalsOf(rig, followed, content, system, rare);
+  return ofRare.length ? ofRare : prefers(followed, better);
 }
+
+/** A recoding, or objects wrapped as MAT: only some devices make these. */
+const isRare = (form: Stream, content: Content): boolean =>
+  form.lineage === "re-encoded" || (form.coding === "mat" && !content.tracks.some(isMat));
 
 const isMat = ({ coding }: Content["tracks"][number]) => coding === "mat";
 

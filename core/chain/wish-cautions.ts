@@ -15,11 +15,12 @@ interface Heard {
   readonly volume: Volume | null;
 }
 
+/** Speech is mixed into the centre channel. Source: ITU-R BS.775-4 annex 2. */
+const hasCentre = (stream: Stream | null): boolean => stream !== null && bedStrings(stream.channels).includes("C");
+
 /** What works on a row and is not as the brief wishes it. */
 export function wishCautions({ brief }: Job, { content, arrives, best, volume }: Heard): readonly Caution[] {
   if (!arrives) return [];
-  // Speech is mixed into the centre channel: ITU-R BS.775-4 annex 2.
-  const hasCentre = (stream: Stream | null) => stream !== null && bedStrings(stream.channels).includes("C");
   const isFolded = brief.clearSpeech && SPEECH.has(content.kind) && hasCentre(best) && !hasCentre(arrives);
   const another = brief.remotes === 1 && content.picture && (volume?.by === "own-remote" || volume?.by === "knob") ? volume.device : null;
   return [

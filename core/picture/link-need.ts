@@ -68,8 +68,18 @@ function carriesLines(form: Form, gbps: number): boolean {
   return need <= have;
 }
 
-/** Computes what a picture needs from sockets and cables. */
-export function linkNeed(form: Form): LinkNeed {
+/** There are few forms, so what each needs is worked out once. */
+const needs = new Map<string, LinkNeed>();
+
+/** What a picture needs from sockets and cables. */
+export function linkNeed({ mode, depth, chroma }: Form): LinkNeed {
+  const key = `${mode} ${depth} ${chroma}`;
+  const need = needs.get(key) ?? needOf({ mode, depth, chroma });
+  needs.set(key, need);
+  return need;
+}
+
+function needOf(form: Form): LinkNeed {
   const [tmdsGbps, activeGbps, fullGbps] = [tmdsRate(form), activeRate(form), fullRate(form)];
   const frl = FRL_GBPS.find((gbps) => carriesLines(form, gbps)) ?? null;
   const tight = tmdsGbps > TMDS_MAX_GBPS && frl !== null && fullGbps > frlPayload(frl);

@@ -90,7 +90,7 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: r
       const { solved, rig } = room;
       const now = worth(solved, unit);
       const most = ever(unit.key);
-      if (isAtLeast(now, most) || isSubset(unit.asked, fixed)) return now;
+      if (isAtLeast(now, most) || isSubset(unit.asked.questions, fixed)) return now;
       const asked = questionsOf(room, unit);
       const isSeen = isSubset(asked.picture, fixed);
       const pictures = isSeen
@@ -139,7 +139,7 @@ function questionsOf(room: Room, unit: SolvedUnit): RowQuestions {
   const known = rowsAsked.get(unit);
   if (known) return known;
   const plays = playerOf(room, unit);
-  const found = plays ? rowQuestions(room.rig, plays.player, plays.source, plays.content) : { sound: unit.asked, picture: unit.asked };
+  const found = plays ? rowQuestions(room.rig, plays.player, plays.source, plays.content) : { sound: unit.asked.questions, picture: unit.asked.questions };
   rowsAsked.set(unit, found);
   return found;
 }

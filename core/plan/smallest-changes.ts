@@ -246,7 +246,7 @@ function usefulChanges(
 function singleSolutions(search: Search, none: Solution, isOver: () => boolean): readonly Solution[] {
   const root = { changes: [], solved: none.solved, fixed: new Set<Question>(), forbidden: new Set<string>() };
   return usefulChanges(search, root).flatMap(({ change, questions }) => {
-    if (isOver() || !none.solved.units.some((unit) => meets(unit.asked, questions))) return [];
+    if (isOver() || !none.solved.units.some((unit) => meets(unit.asked.questions, questions))) return [];
     const applied = applyCommand(none.solved.job, change.command);
     if (!applied.ok) return [];
     const solved = solveAgain(none.solved, applied.value.job);

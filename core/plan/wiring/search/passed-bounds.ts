@@ -60,6 +60,6 @@ export class PassedBounds {
     const job = wire ? jobWith(space, this.hubs, [...this.wires, wire], [device]) : jobWith(space, this.hubs, this.wires);
     const rig = makeRig(job, "planned");
     const { answer, asked } = rig.traced(() => work(rig));
-    return { answer, asked: [deviceQuestion(device.id), deviceQuestion(space.system.id), ...asked] };
+    return { answer, asked: [deviceQuestion(device.id), deviceQuestion(space.system.id), ...asked.questions] };
   }
 }
