@@ -139,7 +139,9 @@ function questionsOf(room: Room, unit: SolvedUnit): RowQuestions {
   const known = rowsAsked.get(unit);
   if (known) return known;
   const plays = playerOf(room, unit);
-  const found = plays ? rowQuestions(room.rig, plays.player, plays.source, plays.content) : { sound: unit.asked.questions, picture: unit.asked.questions };
+  const found = plays
+    ? rowQuestions(room.rig, plays.player, plays.source, plays.content)
+    : { sound: unit.asked.questions, picture: unit.asked.questions };
   rowsAsked.set(unit, found);
   return found;
 }
