@@ -3,7 +3,7 @@ import { PlugBounds } from "./plug-bounds";
 import { effortPoints, remotePoints } from "../evaluation";
 import type { PlanContext } from "./configurations";
 import { topologyEffort } from "./plan-draft";
-import { assignPlugs, playersUpperBound, variantUpperBound } from "./plug-assignment";
+import { assignPlugs, refinedWorth, variantUpperBound } from "./plug-assignment";
 import { plugsOf, type Plugs } from "./plugs";
 import { type Variant, variantOf } from "./school-needs";
 import { type SettingGroup, settingsOf } from "./setting-group";
@@ -71,7 +71,7 @@ export function refined(context: PlanContext, bounded: BoundedTopology, cutoff: 
   const own = stage.own ?? most.ofOwn(topology.hubs, reachOf(space, topology), bounds.passing.soundOfOwn);
   const { variant } = stage;
   const limit = cutoff - before - own;
-  const bound = before + own + variantUpperBound(variant, limit, (placing) => playersUpperBound(placing, bounds, limit));
+  const bound = before + own + variantUpperBound(variant, limit, (placing) => refinedWorth(placing, bounds.staged(placing.tables), limit));
   // What is still above the cutoff was refined to the end.
   return [{ ...bounded, bound, stage: { kind: bound > cutoff ? "whole" : "placed", variant, own } }];
 }

@@ -4,7 +4,7 @@ import { tries } from "@/demo/tries-under-test";
 import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
 import { PlugBounds } from "./plug-bounds";
 import { topologyEffort, draftOf, planOf } from "./plan-draft";
-import { solveAssignment } from "./plug-assignment";
+import { refinedAssignment } from "./plug-assignment";
 import { PlugValues } from "./plug-values";
 import { anywhere } from "./school-needs";
 import { GroupBounds } from "./group-bounds";
@@ -108,10 +108,10 @@ describe("the bound of an assignment", () => {
               const bounds = new PlugBounds(context, topology);
               return new PlugValues(context, configuration, bounds, bounds);
             };
-            const found = solveAssignment(anywhere(tables), fresh(), -Infinity);
+            const found = refinedAssignment(anywhere(tables), fresh(), -Infinity);
             const all = fresh();
             for (const _step of [1, 2, 3]) options.flat().forEach(({ plug }) => all.refine(plug));
-            expect(found?.worth).toBeCloseTo(solveAssignment(anywhere(tables), all, -Infinity)?.worth ?? NaN, 9);
+            expect(found?.worth).toBeCloseTo(refinedAssignment(anywhere(tables), all, -Infinity)?.worth ?? NaN, 9);
           }
       }),
       tries(20, 80, 35),

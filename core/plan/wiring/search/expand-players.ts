@@ -1,17 +1,18 @@
 import { type AssignmentNode, type AssignmentProblem, type OpenNode, playersOn, type SearchState } from "./open-nodes";
 import { draftOf } from "./plan-draft";
-import { ALIKE, partition, solveAssignment } from "./plug-assignment";
+import { ALIKE, partition, refinedAssignment } from "./plug-assignment";
 import { asPlugNeed, unmetBy } from "./row-needs";
 import { rowsOfEach } from "./rows-of-each";
 import { choicesMeeting } from "./school-needs";
 
 /** Solves the assignment as far as the cutoff requires. */
 export function expandPlayers(run: SearchState, on: AssignmentProblem, cutoff: number): readonly OpenNode[] {
-  const found = solveAssignment(on, on.worth, cutoff - on.base);
+  const found = refinedAssignment(on, on.worth, cutoff - on.base);
   const bound = on.base + (found?.worth ?? -Infinity);
   if (!found || bound <= run.incumbent(on.school) + ALIKE) return [];
-  const { plugs, chosen } = found;
-  if (!chosen) return [playersOn(on, bound)];
+  if (!found.isFinal) return [playersOn(on, bound)];
+  const { plugs } = found;
+  const chosen = plugs.flatMap((plug) => on.worth.optionOf(plug) ?? []);
   return [{ kind: "assignment", on, plugs, chosen, bound, schools: [on.school], depth: 6 }];
 }
 

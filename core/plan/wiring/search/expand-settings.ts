@@ -13,7 +13,7 @@ import {
   type SettingNode,
   type VariantWorth,
 } from "./open-nodes";
-import { ALIKE, assignPlugs, variantUpperBound } from "./plug-assignment";
+import { ALIKE, assignPlugs, refinedWorth, variantUpperBound } from "./plug-assignment";
 import { PlugValues } from "./plug-values";
 import type { HubsAsSet } from "./acts-bounds";
 import type { PlugBounds } from "./plug-bounds";
@@ -58,17 +58,9 @@ export const controlNodes = (run: SearchState, { group, on }: SettingNode<"bus">
 export function refineControl(node: ControlNode, cutoff: number): ControlNode {
   const { bounds, on } = node;
   const others = on.bounded.before + bounds.points;
-  const worthOf = (placing: Placing, limit: number): number => {
-    for (;;) {
-      const found = assignPlugs(placing, (plug) => bounds.of(plug));
-      const open = found?.plugs.filter((plug) => !bounds.isRefined(plug)) ?? [];
-      if (!found || open.length === 0 || found.worth <= limit) return found?.worth ?? -Infinity;
-      open.forEach((plug) => bounds.refine(plug));
-    }
-  };
   const parts = on.variants.map((variant) => {
     const limit = cutoff - others + variant.remotes.lost;
-    return others - variant.remotes.lost + variantUpperBound(variant, limit, (placing) => worthOf(placing, limit));
+    return others - variant.remotes.lost + variantUpperBound(variant, limit, (placing) => refinedWorth(placing, bounds, limit));
   });
   const bound = Math.min(node.bound, Math.max(...parts));
   return { ...node, bound, isRefined: bound > cutoff };

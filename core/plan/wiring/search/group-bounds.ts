@@ -4,12 +4,13 @@ import type { PlanContext } from "./configurations";
 import { standInOfPlug } from "./evaluate-plug";
 import { PassedBounds } from "./passed-bounds";
 import type { HubsAsSet } from "./acts-bounds";
+import type { StagedWorth } from "./plug-assignment";
 import type { PlugBounds, SoundLimit } from "./plug-bounds";
 import type { Plug } from "./plugs";
 import type { SettingGroup } from "./setting-group";
 
 /** Upper bounds of plugs in a control group, refined on demand by the sound that passes with the settings of the group. */
-export class GroupBounds {
+export class GroupBounds implements StagedWorth {
   private readonly limits = new Map<Plug, SoundLimit | null>();
   private readonly passed: PassedBounds;
   private set: HubsAsSet | undefined;
@@ -31,13 +32,13 @@ export class GroupBounds {
     return this.own - this.group.menus;
   }
 
-  isRefined(plug: Plug): boolean {
-    return plug.kind === null || this.limits.has(plug);
+  stageOf(plug: Plug): number {
+    return plug.kind === null || this.limits.has(plug) ? Infinity : 0;
   }
 
   refine(plug: Plug): void {
     const standIn = standInOfPlug(this.context.space, plug);
-    if (!standIn || this.isRefined(plug)) return;
+    if (!standIn || this.limits.has(plug)) return;
     this.bounds.refine(plug);
     this.limits.set(plug, this.bounds.withSounds(this.group, plug, this.passed.soundOf(standIn)));
   }

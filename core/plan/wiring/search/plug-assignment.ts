@@ -1,40 +1,49 @@
 import { bestAssignment } from "./hungarian";
-import type { PlugBounds } from "./plug-bounds";
-import type { PlugValues } from "./plug-values";
 import type { Plug } from "./plugs";
-import type { PlayerOption } from "./judge-plug";
 import type { SocketKind } from "../space";
 import { type Placing, type PlugTables, type Variant } from "./school-needs";
 
 /** Two plans within this many points are equally good. */
 export const ALIKE = 1e-6;
 
-/** An assignment of players to sockets: its upper bound, or its exact worth where every plug is evaluated. */
-export interface AssignmentResult {
-  readonly worth: number;
+/** What plugs are worth: upper bounds that are refined in stages, the cheapest first, and final after the last. */
+export interface StagedWorth {
+  of(plug: Plug): number;
+  /** How many stages a plug has been through; Infinity after the last. */
+  stageOf(plug: Plug): number;
+  /** Takes a plug through one more stage. */
+  refine(plug: Plug): void;
+}
+
+/** Players in their plugs, and what they are worth together. */
+interface PlacedPlugs {
   readonly plugs: readonly Plug[];
-  /** Null: some plug is not evaluated yet. */
-  readonly chosen: readonly PlayerOption[] | null;
+  readonly worth: number;
 }
 
 /**
- * The best assignment of players to sockets, refined until every plug in it is evaluated or its bound is at or below the cutoff; null where
- * they cannot all be placed. Only plugs that appear in a best assignment are evaluated.
+ * The best assignment of players to sockets, refined until every plug in it is final or its worth is at or below the cutoff; null where
+ * they cannot all be placed. Only plugs that appear in a best assignment are refined.
  */
-export function solveAssignment(placing: Placing, worth: PlugValues, cutoff: number): AssignmentResult | null {
+export function refinedAssignment(
+  placing: Placing,
+  worth: StagedWorth,
+  cutoff: number,
+): (PlacedPlugs & { readonly isFinal: boolean }) | null {
   for (;;) {
     const found = assignPlugs(placing, (plug) => worth.of(plug));
     if (!found) return null;
-    const chosen = found.plugs.flatMap((plug) => worth.optionOf(plug) ?? []);
-    if (chosen.length === found.plugs.length) return { ...found, chosen };
-    if (found.worth <= cutoff) return { ...found, chosen: null };
-    // The cheapest stages first: often they are enough to fall below the cutoff.
-    const open = found.plugs.filter((plug) => worth.optionOf(plug) === undefined);
-    const stage = Math.min(...open.map((plug) => worth.stageOf(plug)));
-    const next = open.filter((plug) => worth.stageOf(plug) === stage);
+    const stage = Math.min(...found.plugs.map((plug) => worth.stageOf(plug)));
+    if (stage === Infinity || found.worth <= cutoff) return { ...found, isFinal: stage === Infinity };
+    // Often the cheapest stages are enough to fall below the cutoff.
+    const next = found.plugs.filter((plug) => worth.stageOf(plug) === stage);
     next.forEach((plug) => worth.refine(plug));
   }
 }
+
+/** The worth of the best assignment, refined so far; -Infinity where the players cannot all be placed. */
+export const refinedWorth = (placing: Placing, worth: StagedWorth, cutoff: number): number =>
+  refinedAssignment(placing, worth, cutoff)?.worth ?? -Infinity;
 
 /**
  * Partitions what is left of the tables without one assignment into disjoint parts.
@@ -57,25 +66,6 @@ export function variantUpperBound({ relaxed, placings }: Variant, cutoff: number
   return bound <= cutoff || placings.length === 1 ? bound : Math.min(bound, Math.max(...placings.map(of)));
 }
 
-/**
- * Upper bound of what players bring on a topology; -Infinity where they cannot all be placed. Refined until it is at or below the cutoff, or
- * every plug of the best assignment is.
- */
-export function playersUpperBound(placing: Placing, bounds: PlugBounds, cutoff: number): number {
-  const { tables } = placing;
-  for (;;) {
-    const found = assignPlugs(placing, (plug) => bounds.of(plug));
-    if (!found) return -Infinity;
-    const open = found.plugs.filter((plug) => !bounds.isRefined(plug));
-    if (open.length === 0 || found.worth <= cutoff) return found.worth;
-    const fresh = open.filter((plug) => !bounds.isStarted(plug));
-    // Otherwise equal players would take its place one after the other.
-    for (const plug of fresh) for (const one of bounds.alike(plug, tables)) bounds.start(one);
-    if (fresh.length > 0) continue;
-    for (const plug of open) for (const one of bounds.alike(plug, tables)) bounds.refine(one);
-  }
-}
-
 /** What a place that must be taken is worth beside the player in it, so that no assignment leaves it empty. */
 const MUST_BE_TAKEN = 1e6;
 
@@ -83,10 +73,7 @@ const MUST_BE_TAKEN = 1e6;
  * The best assignment of players to sockets for the given worth of plugs, with at least so many players in some kinds; null where a player has
  * no plug left, or too few can be there.
  */
-export function assignPlugs(
-  { tables, least }: Placing,
-  worthOf: (plug: Plug) => number,
-): { readonly plugs: readonly Plug[]; readonly worth: number } | null {
+export function assignPlugs({ tables, least }: Placing, worthOf: (plug: Plug) => number): PlacedPlugs | null {
   const { kinds, numbers, rooms } = seatsOf(tables);
   const needed = [...least].map(([kind, count]) => ({ place: numbers.get(kind), count }));
   if (needed.some(({ place, count }) => place === undefined || (rooms[place] ?? 0) < count)) return null;

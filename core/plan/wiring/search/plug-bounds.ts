@@ -7,8 +7,10 @@ import { type PlugOutcome, standInOfPlug } from "./evaluate-plug";
 import { ACTS_SHARE, allowsRemotes } from "../evaluation";
 import { hubChoices } from "./hub-choices";
 import { PassedBounds } from "./passed-bounds";
+import type { StagedWorth } from "./plug-assignment";
 import { PlugOutcomes } from "./plug-outcomes";
 import type { Plug } from "./plugs";
+import type { PlugTables } from "./school-needs";
 import { equalsOf, reachOf, undecided } from "../space";
 
 /** The bound of a plug as far as it is refined. */
@@ -61,9 +63,19 @@ export class PlugBounds {
     return plug.kind === null || Boolean(this.known.get(plug)?.passed);
   }
 
-  /** The control half of the bound, which is the quicker one, is computed. */
-  isStarted(plug: Plug): boolean {
-    return plug.kind === null || this.known.has(plug);
+  /** The bounds in two stages: the control half, which is the quicker one, then all of it. Equal players go through them together. */
+  staged(tables: PlugTables): StagedWorth {
+    return {
+      of: (plug) => this.of(plug),
+      stageOf: (plug) => (this.isRefined(plug) ? Infinity : Number(this.known.has(plug))),
+      refine: (plug) => {
+        const isStarted = this.known.has(plug);
+        // Otherwise an equal player would take its place.
+        for (const one of this.alike(plug, tables))
+          if (isStarted) this.refine(one);
+          else if (!this.known.has(one)) this.tighten(one, null);
+      },
+    };
   }
 
   /** How easy its acts can be, as a share of all acts. */
@@ -125,18 +137,13 @@ export class PlugBounds {
     return main ? most.soundOfOwn(main, reachOf(space, this.topology), soundOfOwn) : 0;
   }
 
-  /** Computes the control half of the bound, and whether its player can be watched alone. */
-  start(plug: Plug): void {
-    if (!this.isStarted(plug)) this.tighten(plug, null);
-  }
-
   /** Computes all of the bound, what passes of sound and picture included. */
   refine(plug: Plug): void {
     if (!this.isRefined(plug)) this.tighten(plug, this.passedBy(plug));
   }
 
-  /** The plugs of equal players into the same kind of socket, itself included; a bound of one soon holds for all. */
-  alike({ player, kind }: Plug, tables: readonly (readonly Plug[])[]): readonly Plug[] {
+  /** The plugs of equal players into the same kind of socket, itself included. */
+  private alike({ player, kind }: Plug, tables: PlugTables): readonly Plug[] {
     return equalsOf(this.context.space, player).flatMap((index) => tables[index]?.filter((other) => other.kind === kind) ?? []);
   }
 

@@ -1,6 +1,7 @@
 import type { Configuration, PlanContext } from "./configurations";
 import type { PlugOutcome } from "./evaluate-plug";
 import { bestOption, type PlayerOption, unpluggedOption } from "./judge-plug";
+import type { StagedWorth } from "./plug-assignment";
 import type { PlugBounds } from "./plug-bounds";
 import type { Plug } from "./plugs";
 
@@ -8,7 +9,7 @@ import type { Plug } from "./plugs";
  * The plugs of a configuration with their upper bounds, and their true worth once evaluated. Evaluation is lazy and in stages, the cheapest
  * first: the bound of its path, then what arrives, then how its acts go.
  */
-export class PlugValues {
+export class PlugValues implements StagedWorth {
   /** Null: they were looked for, and nothing was known. */
   private readonly outcomes = new Map<Plug, readonly PlugOutcome[] | null>();
   private readonly options = new Map<Plug, PlayerOption | null>();
@@ -47,12 +48,10 @@ export class PlugValues {
     return this.options.get(plug) ?? null;
   }
 
-  /** How many stages a plug has been through. */
   stageOf(plug: Plug): number {
-    return this.options.has(plug) ? 3 : this.outcomesOf(plug) ? 2 : Number(this.bounds.isRefined(plug));
+    return this.options.has(plug) ? Infinity : this.outcomesOf(plug) ? 2 : Number(this.bounds.isRefined(plug));
   }
 
-  /** Takes a plug through one more stage. */
   refine(plug: Plug): void {
     const outcomes = this.outcomesOf(plug);
     if (this.options.has(plug)) return;
