@@ -3,15 +3,20 @@ import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bedChannels } from "@/core/facts";
 import { arrivalsOf, listingAt, makeRig, bestUpperBound, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
-import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
+import type { Port } from "@/core/device";
+import { applyCommand, chosenSoundSystem, type CableEnd, type Job } from "@/core/job";
 import { possibleChanges, type ChangeKind } from "@/core/plan";
-import { listedUpperBoundAt } from "./listed-upper-bound";
+import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
+import { jobOf } from "./under-test/paper-job";
+import { paperRooms } from "./under-test/paper-room";
 
 const SEED = 48;
 const ROOMS: readonly Job[] = [
   ...demoJobNames().map((name) => demoJob(name)),
   ...demoJobNames("systems").map((name) => demoJob(name, "systems")),
 ];
+
+const anyRoom = fc.oneof(fc.constantFrom(...ROOMS), paperRooms.map(jobOf));
 
 /** The upper bound of each row, by player, source and content. */
 function boundsOf(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
@@ -48,7 +53,7 @@ describe("what a row could ever be never has a bound below the truth", () => {
   ];
   test.each(cases)("by any choice of %s", (_what, freedom, kinds) => {
     fc.assert(
-      fc.property(fc.constantFrom(...ROOMS), fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
+      fc.property(anyRoom, fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
         const bounds = boundsOf(room, freedom);
         for (const row of arrivalsOf(after(room, kinds, numbers))) {
           const bound = bounds.get(row.id.split("@")[0] ?? "");
@@ -59,15 +64,20 @@ describe("what a row could ever be never has a bound below the truth", () => {
     );
   });
 
-  test("nor what could be listed at a socket, by any choice of settings", () => {
+  const ofLists: readonly (readonly [string, readonly ChangeKind[], (room: Job, exit: CableEnd, port: Port) => ListedUpperBound])[] = [
+    ["settings", ["setting"], (room, exit) => listedUpperBoundAt(makeRig(room, "planned"), exit)],
+    ["settings, plugs and cables", ["setting", "plug", "cable"], (room, _exit, port) => listedAnywhereAt(room.devices, port)],
+  ];
+  test.each(ofLists)("nor what could be listed at a socket, by any choice of %s", (_what, kinds, mostOf) => {
     fc.assert(
-      fc.property(fc.constantFrom(...ROOMS), fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
-        const job = after(room, ["setting"], numbers);
-        const [rig, before] = [makeRig(job, "planned"), makeRig(room, "planned")];
+      fc.property(anyRoom, fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
+        const job = after(room, kinds, numbers);
+        const rig = makeRig(job, "planned");
         for (const device of job.devices)
-          for (const { id } of device.ports) {
+          for (const port of device.ports) {
+            const { id } = port;
             const exit = { device: device.id, port: id };
-            const most = listedUpperBoundAt(before, exit);
+            const most = mostOf(room, exit, port);
             const listing = listingAt(rig, exit);
             if (most === null || listing.unknown) continue;
             for (const [coding, { channels, objects }] of listing.sounds) {

@@ -4,7 +4,7 @@ import { endKey, type Cable, type CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
-import { listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
+import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
 import { cableQuestion, settingQuestion, takersQuestion, type Question } from "./read-set";
 import { isAt, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
@@ -56,16 +56,15 @@ export function arrivalUpperBounds(rig: Rig, { player, source, content, system, 
             arriving.push(...streams.filter((stream) => whyNotPlay(stream, system) === null));
           continue;
         }
-        for (const { link, end } of linksFrom(rig, { device: device.id, port: to }, freedom)) {
+        const exit = { device: device.id, port: to };
+        const ahead = linksFrom(rig, exit, freedom);
+        if (ahead.length === 0) continue;
+        const lists = possibleLists(rig, exit, freedom);
+        const handedOn = everyWayToHandOn(device, route, streams, lists, formatsOf(rig, device, route, freedom));
+        for (const { link, end } of ahead) {
           const next = rig.atWill(end.device);
           if (!next) continue;
-          for (const out of everyWayToHandOn(
-            device,
-            route,
-            streams,
-            possibleLists(rig, { device: device.id, port: to }, freedom),
-            formatsOf(rig, device, route, freedom),
-          )) {
+          for (const out of handedOn) {
             const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
             const arrived = turnedBy(link, sent);
@@ -99,20 +98,25 @@ const POSSIBLE_LISTS: readonly Listing[] = [
   listing(["lpcm", "2.0"]),
 ];
 
-/** Lists that are possible: all that can be assumed, and where the wiring is fixed no more of them than could be advertised. */
+/** Lists that are possible at a socket: no more than could be advertised there, as it is plugged or, where that is free, however it may be. */
 function possibleLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
-  if (plugs || cables) return POSSIBLE_LISTS;
+  const port = rig.port(exit);
+  if (plugs || cables) return port ? listsUpTo(listedAnywhereAt(rig.job.devices, port)) : POSSIBLE_LISTS;
   return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(listedUpperBoundAt(rig, exit)), POSSIBLE_LISTS);
 }
 
 /** Few different lists are possible, so what each allows is worked out once. */
 const upTo = new Map<string, readonly Listing[]>();
+const upToThis = new WeakMap<NonNullable<ListedUpperBound>, readonly Listing[]>();
 
 function listsUpTo(most: ListedUpperBound): readonly Listing[] {
   if (most === null) return POSSIBLE_LISTS;
+  const found = upToThis.get(most);
+  if (found) return found;
   const words = [...most].map(([coding, { channels, objects }]) => `${coding} ${channels} ${String(objects)}`).join();
   const known = upTo.get(words) ?? listsWithin(most);
   upTo.set(words, known);
+  upToThis.set(most, known);
   return known;
 }
 
@@ -152,6 +156,7 @@ function formatsOf(rig: Rig, device: Device, route: SoundRoute, freedom: Freedom
 
 /** Whether a condition fails on something that stays as it is. */
 function staysShut(rig: Rig, device: Device, conditions: readonly Condition[], freedom: Freedom): boolean {
+  if (conditions.length === 0) return false;
   const fails = ({ setting, value: wanted }: { setting: SettingKey; value: string }) => {
     const value = stayingValue(rig, device, setting, freedom);
     return value !== null && value !== wanted;
