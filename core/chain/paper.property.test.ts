@@ -4,6 +4,7 @@ import { tries } from "@/demo/tries-under-test";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import { appOnPaper, type PaperArrival, playerOnPaper } from "./under-test/paper-arrival";
 import { jobOf } from "./under-test/paper-job";
+import { carries, narrowest, isPaperMode, paperPictureRooms, pictureJobOf, pictureOnPaper } from "./under-test/paper-picture";
 import { paperRooms } from "./under-test/paper-room";
 
 const asOnPaper = ({ soundVerdict, arrives }: Arrival): PaperArrival => ({
@@ -26,5 +27,25 @@ test("what arrives in small rooms is what comes out on paper, where nothing of t
       expect(of("tv")).toEqual([appOnPaper(room)]);
     }),
     tries(3000, 60_000, 91),
+  );
+});
+
+test("a picture is whole, less or black where it is so on paper, and what is left of it fits its way", () => {
+  fc.assert(
+    fc.property(paperPictureRooms, (room) => {
+      const expected = pictureOnPaper(room);
+      fc.pre(expected !== null);
+      const [row] = arrivalsOf(pictureJobOf(room));
+      const picture = row?.picture ?? null;
+      const { mode, depth, chroma, hdr, gaming } = room.wish;
+      const isWhole =
+        picture !== null &&
+        [picture.mode, picture.depth, picture.chroma, picture.hdr, picture.gaming].join() === [mode, depth, chroma, hdr, gaming].join();
+      expect(picture === null ? "black" : isWhole ? "whole" : "less").toBe(expected);
+      expect(row?.verdict === "no-picture").toBe(expected === "black");
+      expect(row?.pictureLosses.length === 0).toBe(expected === "whole");
+      if (picture && isPaperMode(picture.mode)) expect(carries({ ...picture, mode: picture.mode }, narrowest(room))).not.toBe(false);
+    }),
+    tries(3000, 60_000, 93),
   );
 });
