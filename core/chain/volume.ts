@@ -16,12 +16,11 @@ export type Volume =
  */
 export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: Device | undefined): Volume {
   if (screen && system.id === screen.id) return { by: "screen-remote", device: screen.id };
-  const onTheWay = followed.way.flatMap((step) => (step.kind === "inside" ? [step.device] : []));
-  const obeys = [...new Set([...onTheWay, system])].find(
-    (device) =>
-      device.id !== screen?.id && (device.volume === "cec" || device.volume === "remote-and-cec") && hearsScreen(rig, device, screen),
-  );
-  if (obeys) return { by: "screen-remote", device: obeys.id };
+  const obeys = (device: Device): boolean =>
+    (device.volume === "cec" || device.volume === "remote-and-cec") && device.id !== screen?.id && hearsScreen(rig, device, screen);
+  for (const step of followed.way)
+    if (step.kind === "inside" && obeys(step.device)) return { by: "screen-remote", device: step.device.id };
+  if (obeys(system)) return { by: "screen-remote", device: system.id };
   if (screen && hearsVolumeByInfrared(screen, system)) return { by: "screen-remote", device: system.id };
   switch (system.volume) {
     case "remote":
@@ -38,13 +37,13 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
 function hearsScreen(rig: Rig, device: Device, screen: Device | undefined): boolean {
   if (!screen || !speaks(rig, device) || !speaks(rig, screen)) return false;
   // From a screen without an output no cable leads anywhere, so its inputs alone are asked about.
-  const sendsOn = screen.ports.some(isHdmi("out"));
+  const sendsOn = screen.ports.some((port) => isHdmi(port, "out"));
   return device.ports.some((port) => {
-    const cable = isHdmi("out")(port) || (sendsOn && isHdmi("in")(port)) ? rig.cableAt({ device: device.id, port: port.id }) : undefined;
+    const cable = isHdmi(port, "out") || (sendsOn && isHdmi(port, "in")) ? rig.cableAt({ device: device.id, port: port.id }) : undefined;
     return cable !== undefined && (cable.from.device === screen.id || cable.to.device === screen.id);
   });
 }
 
-const isHdmi = (direction: Port["direction"]) => (port: Port) => port.connector === "hdmi" && port.direction === direction;
+const isHdmi = (port: Port, direction: Port["direction"]): boolean => port.connector === "hdmi" && port.direction === direction;
 
 const speaks = (rig: Rig, device: Device): boolean => device.speaksCec && rig.setting(device, "cec") !== "off";
