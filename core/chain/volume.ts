@@ -18,8 +18,7 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
   if (screen && system.id === screen.id) return { by: "screen-remote", device: screen.id };
   const obeys = (device: Device): boolean =>
     (device.volume === "cec" || device.volume === "remote-and-cec") && device.id !== screen?.id && hearsScreen(rig, device, screen);
-  for (const step of followed.way)
-    if (step.kind === "inside" && obeys(step.device)) return { by: "screen-remote", device: step.device.id };
+  for (const step of followed.way) if (step.kind === "inside" && obeys(step.device)) return { by: "screen-remote", device: step.device.id };
   if (obeys(system)) return { by: "screen-remote", device: system.id };
   if (screen && hearsVolumeByInfrared(screen, system)) return { by: "screen-remote", device: system.id };
   switch (system.volume) {
