@@ -6,6 +6,9 @@ import { ensureBuild, ensureDependencies, root, run, say } from "./prepare.mjs";
 
 /** The unit tests of what is called proven, and of what is kept; those that can try more do so here. */
 const UNIT = [
+  "core/chain/paper.property.test.ts",
+  "core/plan/paper-changes.property.test.ts",
+  "core/plan/paper-plans.property.test.ts",
   "demo/check.test.ts",
   "core/plan/wiring/evaluation",
   "core/plan/wiring/search",

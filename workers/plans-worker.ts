@@ -46,7 +46,7 @@ const api = {
   /** The plans that none other beats in arrivals, ease, cost and work together. */
   trades(question: PlanQuestion): Trades {
     const space = spaceOf(question);
-    return space ? tradesOf(space, SIDE_BY_SIDE, limits()) : { plans: [], of: 0, isWhole: true };
+    return space ? tradesOf(space, SIDE_BY_SIDE, limits()) : { plans: [], of: 0, isWhole: true, leadsLeftOut: false };
   },
 
   /** How the best plan would change with one thing about the room. */

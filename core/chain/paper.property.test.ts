@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { tries } from "@/demo/tries-under-test";
 import { arrivalsOf, type Arrival } from "@/core/chain";
-import { appOnPaper, type PaperArrival, playerOnPaper } from "./under-test/paper-arrival";
-import { jobOf } from "./under-test/paper-job";
-import { carries, narrowest, isPaperMode, paperPictureRooms, pictureJobOf, pictureOnPaper } from "./under-test/paper-picture";
-import { paperRooms } from "./under-test/paper-room";
+import { appOnPaper, type PaperArrival, playerOnPaper } from "@/demo/paper-under-test/arrival";
+import { jobOf } from "@/demo/paper-under-test/job";
+import { carries, narrowest, isPaperMode, paperPictureRooms, pictureJobOf, pictureOnPaper } from "@/demo/paper-under-test/picture";
+import { paperRooms } from "@/demo/paper-under-test/room";
 
 const asOnPaper = ({ soundVerdict, arrives }: Arrival): PaperArrival => ({
   verdict: soundVerdict === "unknown" ? "silent" : soundVerdict,
@@ -28,7 +28,7 @@ test("what arrives in small rooms is what comes out on paper, where nothing of t
     }),
     tries(3000, 60_000, 91),
   );
-});
+}, 900_000);
 
 test("a picture is whole, less or black where it is so on paper, and what is left of it fits its way", () => {
   fc.assert(
@@ -48,4 +48,4 @@ test("a picture is whole, less or black where it is so on paper, and what is lef
     }),
     tries(3000, 60_000, 93),
   );
-});
+}, 900_000);

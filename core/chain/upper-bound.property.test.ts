@@ -7,8 +7,8 @@ import type { Port } from "@/core/device";
 import { applyCommand, chosenSoundSystem, type CableEnd, type Job } from "@/core/job";
 import { possibleChanges, type ChangeKind } from "@/core/plan";
 import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
-import { jobOf } from "./under-test/paper-job";
-import { paperRooms } from "./under-test/paper-room";
+import { jobOf } from "@/demo/paper-under-test/job";
+import { paperRooms } from "@/demo/paper-under-test/room";
 
 const SEED = 48;
 const ROOMS: readonly Job[] = [

@@ -32,10 +32,13 @@ export function whatIfSentence({ supposition, plan, gain }: WhatIf, before: Wiri
 }
 
 /** How sure it is that no plan is missing among those that none beats. */
-export function tradesProof({ plans, of, isWhole }: Trades): string {
+export function tradesProof({ plans, of, isWhole, leadsLeftOut }: Trades): string {
   const shown = plans.length < of ? `${plans.length} of ${plural(of, "plan")}, those least like each other,` : plural(of, "plan");
+  const others = leadsLeftOut
+    ? "every other way by HDMI was shown to be no better. One sound cable more of a player\u2019s own, or one less, was not tried here."
+    : "every other way was shown to be no better.";
   return isWhole
-    ? `${upperFirst(shown)} that no other beats in arrivals, ease, cost and work together; every other way was shown to be no better.`
+    ? `${upperFirst(shown)} that no other beats in arrivals, ease, cost and work together; ${others}`
     : `${upperFirst(shown)} that no other found beats in arrivals, ease, cost and work together; time ran out before every way was checked.`;
 }
 

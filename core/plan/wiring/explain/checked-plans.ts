@@ -29,11 +29,11 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
   const { clock, mostMs = Infinity } = options;
   const begun = clock?.() ?? 0;
   const found = searchPlans(space, weights, options);
-  const [first] = found.plans;
-  if (!first) return { ...found, check: null, beyond: 0, leadsTried: true };
+  const first = found.plans[0] ?? null;
   const left = clock ? mostMs - (clock() - begun) : Infinity;
   const leads = searchOwnLeads(space, weights, first, { ...(clock ? { clock } : {}), mostMs: Math.max(left, mostMs * LEADS_SHARE) });
   let best = leads.better ?? first;
+  if (!best) return { ...found, proven: found.proven && leads.isWhole, check: null, beyond: 0, leadsTried: leads.isWhole };
   let check = checkPlan(space, weights, best);
   let beyond = 0;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
@@ -45,9 +45,11 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
   }
   const isProven = found.proven && check.better.length === 0 && beyond === 0 && leads.isWhole;
   const [more] = check.better;
+  const { school } = best;
   return {
     ...found,
-    plans: [best, ...found.plans.filter(({ school }) => school !== best.school)],
+    plans: [best, ...found.plans.filter((other) => other.school !== school)],
+    impossible: found.impossible.filter((other) => other !== school),
     proven: isProven,
     gap: isProven || !found.proven || !more ? found.gap : (100 * more.more) / Math.max(1, best.points),
     check,

@@ -5,9 +5,11 @@ import { tries } from "@/demo/tries-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { applyCommand, type Brief, type Job } from "@/core/job";
 import { PRESETS, type Weights, weightsOf } from "../evaluation";
-import { wiringSpace, type WiringSpace } from "../space";
+import { type Must, wiringSpace, type WiringSpace } from "../space";
 import { allowedChanges, withOwnNames, worthOfRoom } from "./check";
 import { checkedPlans } from "./checked-plans";
+import { smallestConflict } from "./conflict";
+import { supposed, suppositionsOf, whatIfs } from "./what-if";
 
 /**
  * The judge that goes several steps: it wanders from room to room by single changes, uphill and now and then down, and knows nothing of
@@ -81,6 +83,45 @@ describe("a lead for sound from the player itself", () => {
   test("is not where no cable may be bought, or no separate sound cable is wanted", () => {
     for (const more of [{ mayBuy: [] }, { bonds: [...(brief.bonds ?? []), { bond: "forbid-school" as const, school: "side-cable" }] }])
       expect(best(more as Partial<Brief>).cables.filter((cable) => cable.startsWith("disc optical-out"))).toEqual([]);
+  });
+
+  test("fulfils a wish that nothing else does, and then no wishes are said to conflict", () => {
+    // A projector returns nothing, and the disc may not go into the receiver.
+    const dark = room([device("projector", "projector"), device("receiver-51", "receiver"), device("disc-player-4k", "disc")]);
+    const musts: readonly Must[] = [{ want: "sounds", device: "disc" }];
+    const bonds = brief.bonds ?? [];
+    const space = wiringSpace({ ...dark, brief: { ...dark.brief, ...brief } }, { boxes: [] }, { bonds, musts });
+    if (!space) throw new Error("nothing to plan");
+    const { plans, proven, impossible } = checkedPlans(space, PRESETS["easiest-to-use"]);
+    expect({ school: plans[0]?.school, proven, isImpossible: impossible.includes("side-cable") }).toEqual({
+      school: "side-cable",
+      proven: true,
+      isImpossible: false,
+    });
+    expect(smallestConflict({ job: space.job, atHand: { boxes: [] }, bonds, musts }).kind).toBe("none");
+  });
+
+  test("is thought of too where something about the room is supposed", () => {
+    // One player more than the screen has sockets for: one more socket there helps, and the disc keeps its lead.
+    const players = ["disc-player-4k", "streamer-4k", "console-mat", "streamer-4k"];
+    const crowded = room([
+      ...job.devices.slice(0, 3),
+      ...players.map((archetype, index) => device(archetype, index ? `player-${index}` : "disc")),
+    ]);
+    const bonds = crowded.devices.slice(3).map(({ id }) => ({ bond: "forbid-place" as const, player: id, hub: "receiver" }));
+    const space = wiringSpace({ ...crowded, brief: { ...crowded.brief, ...brief, bonds } }, { boxes: [] });
+    const weights = PRESETS["easiest-to-use"];
+    const [first] = space ? checkedPlans(space, weights, { onlyBest: true }).plans : [];
+    if (!space || !first) throw new Error("nothing to plan");
+    expect(first.school).toBe("side-cable");
+    const supposition = { suppose: "one-more-input", device: "tv" } as const;
+    expect(suppositionsOf(space)).toContainEqual(supposition);
+    const [plan] = checkedPlans(supposed(space, supposition), weights, { onlyBest: true }).plans;
+    const told = whatIfs(space, weights, first).find(
+      (one) => one.supposition.suppose === "one-more-input" && one.supposition.device === "tv",
+    );
+    expect(plan?.school).toBe("side-cable");
+    expect(told?.gain).toBeCloseTo((plan?.points ?? 0) - first.points, 6);
   });
 
   test("that is there is thought away too, and what is asked of the plan's school still holds", () => {

@@ -8,7 +8,7 @@ import { planAs } from "./plan-as";
 
 /** What came of looking for a plan with a lead for sound from a player itself, beside its HDMI. */
 export interface OwnLeadSearch {
-  /** A plan that is better than the given one; null: none was found. */
+  /** A plan that is better than the given one, or any where there is none; null: none was found. */
   readonly better: WiringPlan | null;
   /** Every such lead was looked at. */
   readonly isWhole: boolean;
@@ -20,12 +20,13 @@ const SCHOOL: School = "side-cable";
 /**
  * Looks for a plan in which one player sends its sound into the sound system by a lead of its own. The search of a space gives a player one
  * plug; so each lead in turn is laid, and the space in which it stays is searched for what beats the given plan.
+ * @param best null: nothing is known that keeps to all wishes
  */
 export function searchOwnLeads(
   space: WiringSpace,
   weights: Weights,
-  best: WiringPlan,
-  options: Pick<PlanOptions, "clock" | "mostMs">,
+  best: WiringPlan | null,
+  options: Pick<PlanOptions, "clock" | "mostMs" | "anyPlan">,
 ): OwnLeadSearch {
   const { clock, mostMs = Infinity } = options;
   const begun = clock?.() ?? 0;
@@ -36,17 +37,21 @@ export function searchOwnLeads(
     const bonds = lead ? bondsBeside(space) : space.bonds;
     const within = wiringSpace(job, { boxes: space.boxes, cables: space.vanCables }, { ...space, bonds });
     if (!within) continue;
-    const top = (better ?? best).points;
+    const top = (better ?? best)?.points ?? -Infinity;
     const cost = lead ? effortPoints(wireEffort(space, { cable: lead, existing: null }), weights) : 0;
     const found = searchPlans(within, weights, { ...options, mostMs: left, onlyBest: true, floor: top + cost });
     isWhole &&= found.proven;
     const [plan] = found.plans;
-    const points = plan ? worthOfRoom(space, weights, plan.job, best.figures.heard) : null;
+    const points = plan ? worthOfRoom(space, weights, plan.job, (better ?? best)?.figures.heard) : null;
     if (plan && points !== null && points > top + ALIKE)
       better = planAs(space, lead ? { ...plan, school: SCHOOL } : plan, plan.job, points);
+    if (better && options.anyPlan) return { better, isWhole: false };
   }
   return { better, isWhole };
 }
+
+/** Whether some plan of a room could have such a lead, or leave out one that is there. */
+export const mayHaveOwnLead = (space: WiringSpace): boolean => roomsWithLead(space).length > 0;
 
 /** Wishes about schools are met by the lead itself. */
 const bondsBeside = ({ bonds }: WiringSpace): WiringSpace["bonds"] =>

@@ -47,8 +47,8 @@ export function whyNot(
   const within = forced.bond === "use-setting" ? withSetting(bound, forced) : bound;
   const found = searchPlans(within, weights, { ...options, onlyBest: true });
   const [first] = found.plans;
-  const leads = first ? searchOwnLeads(within, weights, first, options) : null;
-  const best = leads?.better ?? first ?? null;
+  const leads = searchOwnLeads(within, weights, first ?? null, options);
+  const best = leads.better ?? first ?? null;
   const top = before.plans[0];
-  return { best, proven: found.proven && (leads?.isWhole ?? true), behind: best && top ? top.points - best.points : null };
+  return { best, proven: found.proven && leads.isWhole, behind: best && top ? top.points - best.points : null };
 }

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { device } from "@/demo/room-under-test";
 import { emptyJob, type Job } from "@/core/job";
-import { tradeWords, whatIfSentence } from "@/core/text";
+import { tradesProof, tradeWords, whatIfSentence } from "@/core/text";
 import { atHand, boxOfShelf, type WiringSpace, wiringSpace } from "../space";
 import { delaysOf } from "../report";
 import { searchPlans } from "../search";
@@ -73,6 +73,20 @@ describe("plans that none beats", () => {
     expect(of).toBeGreaterThanOrEqual(plans.length);
     expect(isWhole).toBe(true);
     expect(once().plans.map(({ trade }) => trade)).toEqual(plans.map(({ trade }) => trade));
+  });
+});
+
+describe("what is said of plans that none beats", () => {
+  const words = (...devices: Parameters<typeof device>[]) => tradesProof(tradesOf(spaceOf(household(...devices)), 4));
+
+  test("names the sound cable of a player's own that was not tried, where there could be one", () => {
+    expect(words(["projector", "projector"], ["receiver-51", "receiver"], ["disc-player-4k", "disc"])).toContain("was not tried here");
+  });
+
+  test("and not where the sound system takes no such cable", () => {
+    const bare = words(["tv-earc", "tv"], ["bar-earc-only", "bar"], ["disc-player-4k", "disc"]);
+    expect(bare).toContain("every other way was shown to be no better");
+    expect(bare).not.toContain("not tried");
   });
 });
 

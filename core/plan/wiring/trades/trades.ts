@@ -1,4 +1,5 @@
 import { paretoFront } from "./pareto-front";
+import { mayHaveOwnLead } from "../explain";
 import { type PlanOptions, searchPlans } from "../search";
 import type { WiringSpace } from "../space";
 import { beats, LEAST_ARRIVING, tradeOf, type Trade, type TradedPlan } from "./trade";
@@ -14,6 +15,8 @@ export interface Trades {
   readonly of: number;
   /** Every other way of wiring was shown to be no better than one of them in everything, but for differences that nobody argues about. */
   readonly isWhole: boolean;
+  /** A player could have a lead for sound of its own beside its HDMI; plans with one more, or without one that is there, are not among them. */
+  readonly leadsLeftOut: boolean;
 }
 
 /** The corners between which the presets lie: one figure alone, with just enough of the others that no plan is senseless. */
@@ -51,7 +54,7 @@ export function tradesOf(space: WiringSpace, count: number, { clock, mostMs = In
   const most = Math.max(0, ...plans.map(({ trade }) => trade.arrivals));
   const all = plans.filter(({ plan, trade }) => plan.figures.unplugged === fewest && trade.arrivals >= LEAST_ARRIVING * most);
   const unbeaten = all.filter(({ trade }) => !all.some((other) => beats(other.trade, trade)));
-  return { plans: thinned(unbeaten, count), of: unbeaten.length, isWhole };
+  return { plans: thinned(unbeaten, count), of: unbeaten.length, isWhole, leadsLeftOut: mayHaveOwnLead(space) };
 }
 
 /** The part of the time that goes into the best plan for each weighting. */

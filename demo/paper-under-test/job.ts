@@ -1,5 +1,5 @@
 import { readJob, type Job } from "@/core/job";
-import type { PaperRoom, PaperSound } from "./paper-room";
+import type { PaperRoom, PaperSound } from "./room";
 
 const end = (device: string, port: string) => ({ device, port });
 const choice = (key: string, options: readonly string[], found: string) => ({ key, options, found });

@@ -1,4 +1,4 @@
-import type { PaperBed, PaperCoding, PaperContent, PaperReturn, PaperRoom, PaperSound } from "./paper-room";
+import type { PaperBed, PaperCoding, PaperContent, PaperReturn, PaperRoom, PaperSound } from "./room";
 
 /** Sound on paper: what it is coded as, and what became of it. */
 export interface PaperStream {

@@ -1,5 +1,5 @@
-import { returnOf } from "./paper-arrival";
-import type { PaperRoom } from "./paper-room";
+import { returnOf } from "./arrival";
+import type { PaperRoom } from "./room";
 
 const SWITCH = ["on", "off"] as const;
 
