@@ -2,7 +2,7 @@ import { paretoFront } from "./pareto-front";
 import { mayHaveOwnLead } from "../explain";
 import { type PlanOptions, searchPlans } from "../search";
 import type { WiringSpace } from "../space";
-import { beats, LEAST_ARRIVING, tradeOf, type Trade, type TradedPlan } from "./trade";
+import { beats, covers, LEAST_ARRIVING, tradeOf, type Trade, type TradedPlan } from "./trade";
 import { PRESETS, type Weights } from "../evaluation";
 
 /** So many trades a person compares in a list. */
@@ -53,16 +53,25 @@ export function tradesOf(space: WiringSpace, count: number, { clock, mostMs = In
   const fewest = Math.min(...plans.map(({ plan }) => plan.figures.unplugged));
   const most = Math.max(0, ...plans.map(({ trade }) => trade.arrivals));
   const all = plans.filter(({ plan, trade }) => plan.figures.unplugged === fewest && trade.arrivals >= LEAST_ARRIVING * most);
-  const unbeaten = all.filter(({ trade }) => !all.some((other) => beats(other.trade, trade)));
+  const unbeaten = withoutTheLike(all.filter(({ trade }) => !all.some((other) => beats(other.trade, trade))));
   return { plans: thinned(unbeaten, count), of: unbeaten.length, isWhole, leadsLeftOut: mayHaveOwnLead(space) };
 }
 
 /** The part of the time that goes into the best plan for each weighting. */
 const SHARE_OF_SEEDS = 0.5;
 
+const byArrivals = ({ trade: a }: TradedPlan, { trade: b }: TradedPlan): number =>
+  b.arrivals - a.arrivals || a.cost - b.cost || b.ease - a.ease || a.work - b.work;
+
+/** Of plans that differ in nothing that anybody argues about, one. */
+const withoutTheLike = (plans: readonly TradedPlan[]): readonly TradedPlan[] =>
+  plans
+    .toSorted(byArrivals)
+    .reduce<readonly TradedPlan[]>((kept, plan) => (kept.some(({ trade }) => covers(trade, plan.trade)) ? kept : [...kept, plan]), []);
+
 /** The one with most arriving, then whichever is least like those that are chosen already. */
 function thinned(plans: readonly TradedPlan[], most: number): readonly TradedPlan[] {
-  const left = plans.toSorted((a, b) => b.trade.arrivals - a.trade.arrivals || a.trade.cost - b.trade.cost || a.trade.work - b.trade.work);
+  const left = plans.toSorted(byArrivals);
   const span = (of: keyof Trade) =>
     Math.max(...plans.map(({ trade }) => trade[of])) - Math.min(...plans.map(({ trade }) => trade[of])) || 1;
   const spans: Trade = { arrivals: span("arrivals"), ease: span("ease"), cost: span("cost"), work: span("work") };
