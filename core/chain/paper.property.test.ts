@@ -1,22 +1,12 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { tries } from "@/demo/tries-under-test";
-import { arrivalsOf, type Arrival } from "@/core/chain";
-import { appOnPaper, type PaperArrival, playerOnPaper } from "@/demo/paper-under-test/arrival";
+import { arrivalsOf } from "@/core/chain";
+import { appOnPaper, playerOnPaper } from "@/demo/paper-under-test/arrival";
+import { asOnPaper } from "@/demo/paper-under-test/as-on-paper";
 import { jobOf } from "@/demo/paper-under-test/job";
 import { carries, narrowest, isPaperMode, paperPictureRooms, pictureJobOf, pictureOnPaper } from "@/demo/paper-under-test/picture";
 import { paperRooms } from "@/demo/paper-under-test/room";
-
-const asOnPaper = ({ soundVerdict, arrives }: Arrival): PaperArrival => ({
-  verdict: soundVerdict === "unknown" ? "silent" : soundVerdict,
-  arrives: arrives && {
-    coding: arrives.coding as NonNullable<PaperArrival["arrives"]>["coding"],
-    channels: arrives.channels as NonNullable<PaperArrival["arrives"]>["channels"],
-    objects: arrives.objects !== "none",
-    lossless: arrives.lossless,
-    codings: arrives.generations,
-  },
-});
 
 test("what arrives in small rooms is what comes out on paper, where nothing of the engine is used", () => {
   fc.assert(

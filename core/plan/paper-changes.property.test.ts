@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { everySetting } from "@/demo/paper-under-test/every-setting";
 import { appOnPaper, type PaperArrival, playerOnPaper } from "@/demo/paper-under-test/arrival";
+import { asOnPaper } from "@/demo/paper-under-test/as-on-paper";
 import { jobOf } from "@/demo/paper-under-test/job";
 import { type PaperRoom, paperRooms } from "@/demo/paper-under-test/room";
 import { tries } from "@/demo/tries-under-test";
@@ -30,19 +31,9 @@ test("where every row is said to stand as high as it can, no switch, menu or soc
         highest.player = Math.max(highest.player, rank(playerOnPaper(one), room));
         highest.tv = Math.max(highest.tv, rank(appOnPaper(one), room));
       }
-      for (const { player, soundVerdict, arrives } of best.after) {
-        const now: PaperArrival = {
-          verdict: soundVerdict === "full" || soundVerdict === "reduced" ? soundVerdict : "silent",
-          arrives: arrives && {
-            coding: arrives.coding as NonNullable<PaperArrival["arrives"]>["coding"],
-            channels: arrives.channels as keyof typeof CHANNELS,
-            objects: arrives.objects !== "none",
-            lossless: arrives.lossless,
-            codings: arrives.generations,
-          },
-        };
-        const most = player === "tv" ? highest.tv : highest.player;
-        expect(rank(now, room), player).toBeGreaterThanOrEqual(most);
+      for (const row of best.after) {
+        const most = row.player === "tv" ? highest.tv : highest.player;
+        expect(rank(asOnPaper(row), room), row.id).toBeGreaterThanOrEqual(most);
       }
     }),
     tries(40, 1500, 92),

@@ -136,7 +136,8 @@ export function planProof({
   check,
   beyond = 0,
   leadsTried = true,
-}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond" | "leadsTried">>): string {
+  severalTried = true,
+}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond" | "leadsTried" | "severalTried">>): string {
   if (plans.length === 0)
     return proven
       ? "No plan satisfies everything that is required, pinned and ruled out."
@@ -147,8 +148,9 @@ export function planProof({
     return `Not proven: ${plural(beyond, "change")} of a kind that the search does not cover ${beyond === 1 ? "makes" : "make"} it better than every plan searched.${checked(check)}${others}`;
   if (!leadsTried && gap === 0)
     return `Best of all ways to plug this room by HDMI with the boxes at hand. There was no time to try every sound cable of a player’s own.${checked(check)}${others}`;
+  const ways = `all ways to plug this room with the boxes at hand${severalTried ? "" : ", with one new sound cable of a player\u2019s own at most"}`;
   return proven
-    ? `Proven best for these weights, of all ways to plug this room with the boxes at hand.${checked(check)}${others}`
+    ? `Proven best for these weights, of ${ways}.${checked(check)}${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} tried, a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
 }
 

@@ -13,6 +13,8 @@ export interface CheckedSearch extends PlanSearch {
   readonly beyond: number;
   /** No lead for sound from a player itself, beside its HDMI, would make it better; false: there was no time for all of them. */
   readonly leadsTried: boolean;
+  /** Nor would several at once; false: only one at a time was tried. */
+  readonly severalTried: boolean;
 }
 
 /** However long the search took, this share of its time is left for leads of players. */
@@ -33,7 +35,8 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
   const left = clock ? mostMs - (clock() - begun) : Infinity;
   const leads = searchOwnLeads(space, weights, first, { ...(clock ? { clock } : {}), mostMs: Math.max(left, mostMs * LEADS_SHARE) });
   let best = leads.better ?? first;
-  if (!best) return { ...found, proven: found.proven && leads.isWhole, check: null, beyond: 0, leadsTried: leads.isWhole };
+  const tried = { leadsTried: leads.isWhole, severalTried: leads.isOfSeveral };
+  if (!best) return { ...found, ...tried, proven: found.proven && leads.isWhole, check: null, beyond: 0 };
   let check = checkPlan(space, weights, best);
   let beyond = 0;
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
@@ -54,6 +57,6 @@ export function checkedPlans(space: WiringSpace, weights: Weights, options: Plan
     gap: isProven || !found.proven || !more ? found.gap : (100 * more.more) / Math.max(1, best.points),
     check,
     beyond,
-    leadsTried: leads.isWhole,
+    ...tried,
   };
 }

@@ -4,6 +4,7 @@ import { anyRoom, anySpace } from "@/demo/any-room-under-test";
 import { tries } from "@/demo/tries-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { applyCommand, type Brief, type Job } from "@/core/job";
+import { planProof } from "@/core/text";
 import { PRESETS, type Weights, weightsOf } from "../evaluation";
 import { type Must, wiringSpace, type WiringSpace } from "../space";
 import { allowedChanges, withOwnNames, worthOfRoom } from "./check";
@@ -99,6 +100,29 @@ describe("a lead for sound from the player itself", () => {
       isImpossible: false,
     });
     expect(smallestConflict({ job: space.job, atHand: { boxes: [] }, bonds, musts }).kind).toBe("none");
+  });
+
+  test("of two players at once is laid where one alone is not enough, and proven; where one does not help the proof names the others", () => {
+    const dark = room([
+      device("projector", "projector"),
+      device("receiver-72", "receiver"),
+      device("disc-player-4k", "disc"),
+      device("disc-player-4k", "second"),
+    ]);
+    const bonds = ["disc", "second"].map((player) => ({ bond: "forbid-place" as const, player, hub: "receiver" }));
+    const wished = { ...dark, brief: { ...dark.brief, ...brief, bonds } };
+    const musts: readonly Must[] = ["disc", "second"].map((player) => ({ want: "sounds", device: player }));
+    const space = wiringSpace(wished, { boxes: [] }, { bonds, musts });
+    const free = wiringSpace(wished, { boxes: [] }, { bonds });
+    const open = wiringSpace({ ...wished, brief: { ...wished.brief, bonds: [] } }, { boxes: [] });
+    if (!space || !free || !open) throw new Error("nothing to plan");
+    for (const one of [space, free]) {
+      const { plans, proven } = checkedPlans(one, PRESETS["easiest-to-use"]);
+      const leads = plans[0]?.job.cables.filter(({ to }) => to.device === "receiver").map(({ from }) => `${from.device} ${from.port}`);
+      expect({ leads: leads?.toSorted(), proven }).toEqual({ leads: ["disc optical-out", "second optical-out"], proven: true });
+    }
+    expect(smallestConflict({ job: wished, atHand: { boxes: [] }, bonds, musts }).kind).toBe("none");
+    expect(planProof(checkedPlans(open, PRESETS["best-sound"]))).toContain("with one new sound cable of a player’s own at most");
   });
 
   test("is thought of too where something about the room is supposed", () => {

@@ -12,15 +12,18 @@ export interface OwnLeadSearch {
   readonly better: WiringPlan | null;
   /** Every such lead was looked at. */
   readonly isWhole: boolean;
+  /** So was every set of several at once. */
+  readonly isOfSeveral: boolean;
 }
 
 /** A plan with such a lead is one with a separate sound cable. */
 const SCHOOL: School = "side-cable";
 
 /**
- * Looks for a plan in which one player sends its sound into the sound system by a lead of its own. The search of a space gives a player one
+ * Looks for a plan in which a player sends its sound into the sound system by a lead of its own. The search of a space gives a player one
  * plug; so each lead in turn is laid, and the space in which it stays is searched for what beats the given plan.
- * @param best null: nothing is known that keeps to all wishes
+ * Where such a lead helps, or no plan keeps to all wishes, leads of several players at once are looked at too.
+ * @param best null: no plan is known
  */
 export function searchOwnLeads(
   space: WiringSpace,
@@ -31,54 +34,65 @@ export function searchOwnLeads(
   const { clock, mostMs = Infinity } = options;
   const begun = clock?.() ?? 0;
   let [better, isWhole]: [OwnLeadSearch["better"], boolean] = [null, true];
-  for (const { job, lead } of roomsWithLead(space)) {
+  const helps = () => best === null || better !== null;
+  for (const { job, leads } of roomsWithLeads(space)) {
+    if (leads.length > 1 && !helps()) return { better, isWhole, isOfSeveral: false };
     const left = clock ? mostMs - (clock() - begun) : Infinity;
-    if (left <= 0) return { better, isWhole: false };
-    const bonds = lead ? bondsBeside(space) : space.bonds;
+    if (left <= 0) return { better, isWhole: false, isOfSeveral: false };
+    const isLed = leads.length > 0;
+    const bonds = isLed ? bondsBeside(space) : space.bonds;
     const within = wiringSpace(job, { boxes: space.boxes, cables: space.vanCables }, { ...space, bonds });
     if (!within) continue;
     const top = (better ?? best)?.points ?? -Infinity;
-    const cost = lead ? effortPoints(wireEffort(space, { cable: lead, existing: null }), weights) : 0;
+    const cost = leads.reduce((sum, cable) => sum + effortPoints(wireEffort(space, { cable, existing: null }), weights), 0);
     const found = searchPlans(within, weights, { ...options, mostMs: left, onlyBest: true, floor: top + cost });
     isWhole &&= found.proven;
     const [plan] = found.plans;
     const points = plan ? worthOfRoom(space, weights, plan.job, (better ?? best)?.figures.heard) : null;
     if (plan && points !== null && points > top + ALIKE)
-      better = planAs(space, lead ? { ...plan, school: SCHOOL } : plan, plan.job, points);
-    if (better && options.anyPlan) return { better, isWhole: false };
+      better = planAs(space, isLed ? { ...plan, school: SCHOOL } : plan, plan.job, points);
+    if (better && options.anyPlan) return { better, isWhole: false, isOfSeveral: false };
   }
-  return { better, isWhole };
+  return { better, isWhole, isOfSeveral: true };
 }
 
 /** Whether some plan of a room could have such a lead, or leave out one that is there. */
-export const mayHaveOwnLead = (space: WiringSpace): boolean => roomsWithLead(space).length > 0;
+export const mayHaveOwnLead = (space: WiringSpace): boolean => !roomsWithLeads(space).next().done;
 
 /** Wishes about schools are met by the lead itself. */
 const bondsBeside = ({ bonds }: WiringSpace): WiringSpace["bonds"] =>
   bonds.filter((one) => one.bond !== "use-school" && !(one.bond === "forbid-school" && one.school === SCHOOL));
 
-/** A room to be planned in which leads of players stay: with one more, or without one that is there. */
-interface RoomWithLead {
+/** A room to be planned in which leads of players stay. */
+interface RoomWithLeads {
   readonly job: Job;
-  readonly lead: Cable | null;
+  /** Those that are new; none: it is the room without those that are there. */
+  readonly leads: readonly Cable[];
 }
 
-/** The job with each lead for sound that a player could have into the sound system, and the same without those that are there. */
-function roomsWithLead(space: WiringSpace): readonly RoomWithLead[] {
+/** The job with leads for sound that players could have into the sound system, and the same without those that are there: fewer new ones first. */
+function* roomsWithLeads(space: WiringSpace): Generator<RoomWithLeads> {
   const isOwn = ({ from }: Cable) => space.players.some(({ id }) => id === from.device);
   const bare = { ...space.job, cables: space.job.cables.filter((cable) => !(isOwn(cable) && space.fixedCables.includes(cable))) };
-  const leads = withOneMore(space, space.job);
-  return bare.cables.length === space.job.cables.length ? leads : [...leads, { job: bare, lead: null }, ...withOneMore(space, bare)];
+  const hasSome = bare.cables.length < space.job.cables.length;
+  if (hasSome) yield { job: bare, leads: [] };
+  let rooms: readonly RoomWithLeads[] = (hasSome ? [space.job, bare] : [space.job]).map((job) => ({ job, leads: [] }));
+  while (rooms.length > 0) {
+    rooms = rooms.flatMap((room) => withOneMore(space, room));
+    yield* rooms;
+  }
 }
 
-/** One lead of each kind, in sockets that are free once everything is pulled that a plan may pull. */
-function withOneMore(space: WiringSpace, job: Job): readonly RoomWithLead[] {
+/** One lead of each kind, of players after those that have a new one, in sockets that are free once everything is pulled that a plan may pull. */
+function withOneMore(space: WiringSpace, { job, leads }: RoomWithLeads): readonly RoomWithLeads[] {
   const { system, players } = space;
   if (!schoolsWanted(space).includes(SCHOOL) || !mayLay(space)) return [];
   const bare: Job = { ...job, cables: job.cables.filter((cable) => !space.existing.includes(cable)) };
   const seen = new Set<string>();
-  return freeJoins(bare).flatMap(({ from, to, command }): RoomWithLead[] => {
+  const last = players.findIndex(({ id }) => id === leads.at(-1)?.from.device);
+  return freeJoins(bare).flatMap(({ from, to, command }): RoomWithLeads[] => {
     const index = players.findIndex(({ id }) => id === from.device);
+    if (index <= last) return [];
     const [out, into] = [players[index]?.ports.find(({ id }) => id === from.port), system.ports.find(({ id }) => id === to.port)];
     if (to.device !== system.id || !out || !into || out.connector === "hdmi" || into.connector === "hdmi") return [];
     // Of equal players, and of equal sockets, one stands for all.
@@ -89,6 +103,7 @@ function withOneMore(space: WiringSpace, job: Job): readonly RoomWithLead[] {
     seen.add(key);
     const others = job.cables.filter((cable) => !sameEnd(cable.to, to) && !sameEnd(cable.from, from));
     const taken = new Set([...space.job.cables, ...job.cables].map(({ id }) => id));
-    return [{ job: { ...job, cables: [...others, { ...lead, id: freeId(lead.id, taken) }] }, lead }];
+    const laid = { ...lead, id: freeId(lead.id, taken) };
+    return [{ job: { ...job, cables: [...others, laid] }, leads: [...leads, laid] }];
   });
 }
