@@ -75,8 +75,11 @@ test("nothing is told to whoever is not signed in, and signing out everywhere en
   await other.getByLabel("Passphrase", { exact: true }).fill(PASSPHRASE);
   await other.keyboard.press("Enter");
   await expect(other.getByText("A browser at 127.0.0.1").first()).toBeVisible();
-  await other.getByRole("button", { name: "Sign out everywhere" }).click();
-  await other.waitForURL(/\/sign-in/);
+  // The page is there before it listens.
+  await expect(async () => {
+    await other.getByRole("button", { name: "Sign out everywhere" }).click({ timeout: 2000 });
+    await other.waitForURL(/\/sign-in/, { timeout: 5000 });
+  }).toPass();
 
   const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? "";
   expect((await page.request.get(`/api/jobs/${id}`)).status()).toBe(401);

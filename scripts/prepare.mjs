@@ -2,7 +2,7 @@
 import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { connect, createServer } from "node:net";
-import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -133,7 +133,10 @@ export function ensureBuild() {
     for (const file of filesOf(join(root, source))) if (!/\.test\.tsx?$/.test(file)) hash.update(file).update(readFileSync(file));
   const state = hash.digest("hex");
   const mark = join(root, ".next", "octachord-sources");
-  if (existsSync(mark) && existsSync(join(root, ".next", "BUILD_ID")) && readFileSync(mark, "utf8") === state) return;
+  const built = () => `${state} ${readFileSync(join(root, ".next", "BUILD_ID"), "utf8")}`;
+  if (existsSync(mark) && existsSync(join(root, ".next", "BUILD_ID")) && readFileSync(mark, "utf8") === built()) return;
+  // A build that is broken off half-way, or made by hand of other sources, never passes for this one.
+  rmSync(mark, { force: true });
   say("building the application (about a minute)");
   if (
     !runSlowly(process.execPath, [join(root, "node_modules", "next", "dist", "bin", "next"), "build"], {
@@ -142,7 +145,7 @@ export function ensureBuild() {
   ) {
     stop("the build did not finish; the lines above say why.");
   }
-  writeFileSync(mark, state);
+  writeFileSync(mark, built());
 }
 
 /** Starts the server, waits until it answers, prints where, and ends with it. */
