@@ -1,4 +1,4 @@
-import type { Device, Port, Presents, SoundRoute } from "@/core/device";
+import { isTurning, type Device, type Port, type Presents, type SoundRoute } from "@/core/device";
 import type { Coding } from "@/core/facts";
 import { endKey, type CableEnd } from "@/core/job";
 import { isAt, type Rig } from "./rig";
@@ -65,8 +65,6 @@ export function listedAnywhereAt(devices: readonly Device[], port: Port): Listed
 
 const seenAt = ({ ahead, back }: ListedAnywhere, port: Port): ListedUpperBound =>
   port.direction === "in" ? back : isTurning(port) ? either(ahead, back) : ahead;
-
-const isTurning = (port: Port): boolean => port.connector === "hdmi" && port.turnsWhen.length > 0;
 
 /** What one device copies from another may be copied from it again, so it is gathered until nothing is new. */
 function gather(devices: readonly Device[]): ListedAnywhere {

@@ -1,5 +1,5 @@
 import { classesJoining, CODINGS, connectorFact, smallerBed, settingFact, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
-import type { Condition, Content, Device, Port, SoundRoute } from "@/core/device";
+import { isTurning, type Condition, type Content, type Device, type Port, type SoundRoute } from "@/core/device";
 import { endKey, type Cable, type CableEnd } from "@/core/job";
 import { handOn } from "./hand-on";
 import { leavingOn, turnedBy, whyNotCarry } from "./link";
@@ -264,7 +264,6 @@ function matesOf(rig: Rig, exit: CableEnd, port: Port): readonly CableEnd[] {
   return known;
 }
 
-const isTurning = (port: Port): boolean => port.connector === "hdmi" && port.turnsWhen.length > 0;
 const canJoin = (a: Port, b: Port): boolean => a.direction !== b.direction || isTurning(a) || isTurning(b);
 const isMiswiredAt = (rig: Rig, ...ends: readonly CableEnd[]): boolean =>
   rig.job.cables.some(({ miswired, from, to }) => miswired && ends.some((end) => isAt(end, from) || isAt(end, to)));

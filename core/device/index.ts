@@ -42,7 +42,7 @@ export { hearsVolumeByInfrared } from "./infrared";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";
 export { isProtected, plainerSockets } from "./plainer-sockets";
-export { hasReturn, mayReturn, mayTakeReturn } from "./return-sockets";
+export { hasReturn, isTurning, mayReturn, mayTakeReturn } from "./return-sockets";
 export { withMoreSockets } from "./more-sockets";
 export { Dials, LevelDial, TimeDial } from "./dials";
 export { unitsOf } from "./units-of";

@@ -1,5 +1,5 @@
 import { cableJoins, classesJoining } from "@/core/facts";
-import type { Port } from "@/core/device";
+import { isTurning } from "@/core/device";
 import { cableAt, findDevice, findPort } from "./find";
 import type { Cable, CableEnd, Job } from "./job";
 import { loopThrough } from "./loop-through";
@@ -62,9 +62,6 @@ function coveredNeighbour(job: Job, cable: Cable): { end: CableEnd; by: string }
   const end = neighbours(job, cable.to).find((socket) => cableAt(job, socket));
   return end ? { end, by: cable.from.device } : null;
 }
-
-/** A socket that can play the screen's part: an output that takes a sound system's return plug. */
-const isTurning = (port: Port): boolean => port.connector === "hdmi" && port.turnsWhen.length > 0;
 
 /** The two ends with the output first; of two outputs the one that can turn stands for the input. */
 export function inSignalOrder(job: Job, a: CableEnd, b: CableEnd): { from: CableEnd; to: CableEnd } {

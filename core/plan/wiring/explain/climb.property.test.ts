@@ -4,6 +4,7 @@ import { anyRoom, anySpace } from "@/demo/any-room-under-test";
 import { tries } from "@/demo/tries-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { applyCommand, type Brief, type Job } from "@/core/job";
+import { present } from "@/core/outcome";
 import { planProof } from "@/core/text";
 import { PRESETS, type Weights, weightsOf } from "../evaluation";
 import { type Must, wiringSpace, type WiringSpace } from "../space";
@@ -67,9 +68,11 @@ describe("a lead for sound from the player itself", () => {
     newsFrom: "screen",
     bonds: [{ bond: "forbid-place", player: "disc", hub: "receiver" }],
   };
+  const briefed = (of: Job, more: Partial<Brief> = {}): Job => ({ ...of, brief: { ...of.brief, ...brief, ...more } });
+  const spaceOf = (of: Job, wishes?: Parameters<typeof wiringSpace>[2]): WiringSpace =>
+    present(wiringSpace(of, { boxes: [] }, wishes), "something to plan");
   const best = (more: Partial<Brief> = {}) => {
-    const space = wiringSpace({ ...job, brief: { ...job.brief, ...brief, ...more } }, { boxes: [] });
-    if (!space) throw new Error("nothing to plan");
+    const space = spaceOf(briefed(job, more));
     const { plans, proven } = checkedPlans(space, PRESETS["easiest-to-use"], { onlyBest: true });
     const cables = plans[0]?.job.cables.map(({ from, to }) => `${from.device} ${from.port} > ${to.device} ${to.port}`) ?? [];
     return { school: plans[0]?.school, proven, cables, sound: plans[0]?.figures.sound ?? 0 };
@@ -91,8 +94,7 @@ describe("a lead for sound from the player itself", () => {
     const dark = room([device("projector", "projector"), device("receiver-51", "receiver"), device("disc-player-4k", "disc")]);
     const musts: readonly Must[] = [{ want: "sounds", device: "disc" }];
     const bonds = brief.bonds ?? [];
-    const space = wiringSpace({ ...dark, brief: { ...dark.brief, ...brief } }, { boxes: [] }, { bonds, musts });
-    if (!space) throw new Error("nothing to plan");
+    const space = spaceOf(briefed(dark), { bonds, musts });
     const { plans, proven, impossible } = checkedPlans(space, PRESETS["easiest-to-use"]);
     expect({ school: plans[0]?.school, proven, isImpossible: impossible.includes("side-cable") }).toEqual({
       school: "side-cable",
@@ -110,13 +112,10 @@ describe("a lead for sound from the player itself", () => {
       device("disc-player-4k", "second"),
     ]);
     const bonds = ["disc", "second"].map((player) => ({ bond: "forbid-place" as const, player, hub: "receiver" }));
-    const wished = { ...dark, brief: { ...dark.brief, ...brief, bonds } };
+    const wished = briefed(dark, { bonds });
     const musts: readonly Must[] = ["disc", "second"].map((player) => ({ want: "sounds", device: player }));
-    const space = wiringSpace(wished, { boxes: [] }, { bonds, musts });
-    const free = wiringSpace(wished, { boxes: [] }, { bonds });
-    const open = wiringSpace({ ...wished, brief: { ...wished.brief, bonds: [] } }, { boxes: [] });
-    if (!space || !free || !open) throw new Error("nothing to plan");
-    for (const one of [space, free]) {
+    const open = spaceOf(briefed(dark, { bonds: [] }));
+    for (const one of [spaceOf(wished, { bonds, musts }), spaceOf(wished, { bonds })]) {
       const { plans, proven } = checkedPlans(one, PRESETS["easiest-to-use"]);
       const leads = plans[0]?.job.cables.filter(({ to }) => to.device === "receiver").map(({ from }) => `${from.device} ${from.port}`);
       expect({ leads: leads?.toSorted(), proven }).toEqual({ leads: ["disc optical-out", "second optical-out"], proven: true });
@@ -133,10 +132,9 @@ describe("a lead for sound from the player itself", () => {
       ...players.map((archetype, index) => device(archetype, index ? `player-${index}` : "disc")),
     ]);
     const bonds = crowded.devices.slice(3).map(({ id }) => ({ bond: "forbid-place" as const, player: id, hub: "receiver" }));
-    const space = wiringSpace({ ...crowded, brief: { ...crowded.brief, ...brief, bonds } }, { boxes: [] });
+    const space = spaceOf(briefed(crowded, { bonds }));
     const weights = PRESETS["easiest-to-use"];
-    const [first] = space ? checkedPlans(space, weights, { onlyBest: true }).plans : [];
-    if (!space || !first) throw new Error("nothing to plan");
+    const first = present(checkedPlans(space, weights, { onlyBest: true }).plans[0], "a plan");
     expect(first.school).toBe("side-cable");
     const supposition = { suppose: "one-more-input", device: "tv" } as const;
     expect(suppositionsOf(space)).toContainEqual(supposition);
@@ -151,8 +149,7 @@ describe("a lead for sound from the player itself", () => {
   test("that is there is thought away too, and what is asked of the plan's school still holds", () => {
     const laid = room(job.devices, "disc optical-out > receiver optical-in", "disc hdmi-out > tv hdmi1");
     for (const school of ["screen-hub", "sound-hub", "mixed"] as const) {
-      const space = wiringSpace(laid, { boxes: [] }, { bonds: [{ bond: "use-school", school }] });
-      if (!space) throw new Error("nothing to plan");
+      const space = spaceOf(laid, { bonds: [{ bond: "use-school", school }] });
       const { plans } = checkedPlans(space, PRESETS["best-sound"], { onlyBest: true });
       expect(plans.map((plan) => plan.school)).toEqual(plans.length ? [school] : []);
     }

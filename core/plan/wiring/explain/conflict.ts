@@ -1,9 +1,9 @@
 import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, findDevice, replaceDevice, type Job } from "@/core/job";
-import { type PlanOptions, searchPlans } from "../search";
+import type { PlanOptions } from "../search";
 import { type AtHand, type Bond, type Must, wiringSpace } from "../space";
 import { PRESETS } from "../evaluation";
-import { searchOwnLeads } from "./own-leads";
+import { bestWithLeads } from "./own-leads";
 
 /** A room with what may be put into it and what is required of it. */
 export interface Wished {
@@ -87,10 +87,6 @@ function canBeWired({ job, atHand, bonds, musts }: Wished, { clock, timeLeft }: 
   if (!space) return "no";
   const mostMs = timeLeft();
   if (mostMs <= 0) return "not-known";
-  const weights = PRESETS["best-sound"];
-  const { plans, proven } = searchPlans(space, weights, { ...(clock ? { clock, mostMs } : {}), anyPlan: true, onlyBest: true });
-  if (plans.length) return "yes";
-  if (!proven) return "not-known";
-  const leads = searchOwnLeads(space, weights, null, { ...(clock ? { clock, mostMs: timeLeft() } : {}), anyPlan: true });
-  return leads.better ? "yes" : leads.isWhole ? "no" : "not-known";
+  const { best, proven } = bestWithLeads(space, PRESETS["best-sound"], { ...(clock ? { clock, mostMs } : {}), anyPlan: true });
+  return best ? "yes" : proven ? "no" : "not-known";
 }

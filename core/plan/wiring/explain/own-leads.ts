@@ -34,26 +34,47 @@ export function searchOwnLeads(
   const { clock, mostMs = Infinity } = options;
   const begun = clock?.() ?? 0;
   let [better, isWhole]: [OwnLeadSearch["better"], boolean] = [null, true];
-  const helps = () => best === null || better !== null;
   for (const { job, leads } of roomsWithLeads(space)) {
-    if (leads.length > 1 && !helps()) return { better, isWhole, isOfSeveral: false };
+    if (leads.length > 1 && best && !better) return { better, isWhole, isOfSeveral: false };
     const left = clock ? mostMs - (clock() - begun) : Infinity;
     if (left <= 0) return { better, isWhole: false, isOfSeveral: false };
     const isLed = leads.length > 0;
     const bonds = isLed ? bondsBeside(space) : space.bonds;
     const within = wiringSpace(job, { boxes: space.boxes, cables: space.vanCables }, { ...space, bonds });
     if (!within) continue;
-    const top = (better ?? best)?.points ?? -Infinity;
+    const incumbent = better ?? best;
+    const top = incumbent?.points ?? -Infinity;
     const cost = leads.reduce((sum, cable) => sum + effortPoints(wireEffort(space, { cable, existing: null }), weights), 0);
     const found = searchPlans(within, weights, { ...options, mostMs: left, onlyBest: true, floor: top + cost });
     isWhole &&= found.proven;
     const [plan] = found.plans;
-    const points = plan ? worthOfRoom(space, weights, plan.job, (better ?? best)?.figures.heard) : null;
+    const points = plan ? worthOfRoom(space, weights, plan.job, incumbent?.figures.heard) : null;
     if (plan && points !== null && points > top + ALIKE)
       better = planAs(space, isLed ? { ...plan, school: SCHOOL } : plan, plan.job, points);
     if (better && options.anyPlan) return { better, isWhole: false, isOfSeveral: false };
   }
   return { better, isWhole, isOfSeveral: true };
+}
+
+/** The best plan of a space, with leads of players too. */
+interface BestWithLeads {
+  readonly best: WiringPlan | null;
+  readonly proven: boolean;
+}
+
+/**
+ * Searches a space for its best plan, or for any, and then with leads of players.
+ * @param leadsMs the time for these; left out: what is left of all
+ */
+export function bestWithLeads(space: WiringSpace, weights: Weights, options: PlanOptions, leadsMs?: number): BestWithLeads {
+  const { clock, mostMs = Infinity, anyPlan = false } = options;
+  const begun = clock?.() ?? 0;
+  const found = searchPlans(space, weights, { ...options, onlyBest: true });
+  const first = found.plans[0] ?? null;
+  if (first && anyPlan) return { best: first, proven: found.proven };
+  const left = clock ? mostMs - (clock() - begun) : Infinity;
+  const leads = searchOwnLeads(space, weights, first, { ...(clock ? { clock } : {}), mostMs: leadsMs ?? left, anyPlan });
+  return { best: leads.better ?? first, proven: found.proven && leads.isWhole };
 }
 
 /** Whether some plan of a room could have such a lead, or leave out one that is there. */

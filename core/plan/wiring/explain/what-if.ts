@@ -1,8 +1,8 @@
 import { withMoreSockets, type Device, SoundRoute } from "@/core/device";
-import { type PlanOptions, searchPlans, type WiringPlan } from "../search";
+import type { PlanOptions, WiringPlan } from "../search";
 import { inputKinds, NO_SOCKETS, type WiringSpace } from "../space";
 import type { Weights } from "../evaluation";
-import { searchOwnLeads } from "./own-leads";
+import { bestWithLeads } from "./own-leads";
 
 /** Something about a room that is thought otherwise, to see how much depends on it. */
 export type Supposition =
@@ -31,20 +31,13 @@ const WORTH_TELLING = 0.5;
 
 /** How the best plan of a room changes with one thing about it, what brings most first; what changes nothing worth telling is left out. */
 export function whatIfs(space: WiringSpace, weights: Weights, best: WiringPlan, options: PlanOptions = {}): readonly WhatIf[] {
-  const { clock, mostMs = Infinity } = options;
   const suppositions = suppositionsOf(space);
-  const share = mostMs / Math.max(1, suppositions.length);
+  const share = (options.mostMs ?? Infinity) / Math.max(1, suppositions.length);
   return suppositions
     .flatMap((supposition): WhatIf[] => {
-      const begun = clock?.() ?? 0;
-      const within = supposed(space, supposition);
-      const found = searchPlans(within, weights, { ...options, mostMs: share, onlyBest: true });
-      const first = found.plans[0] ?? null;
-      const left = share - ((clock?.() ?? 0) - begun);
-      const leads = searchOwnLeads(within, weights, first, { ...(clock ? { clock } : {}), mostMs: left });
-      const plan = leads.better ?? first;
+      const { best: plan, proven } = bestWithLeads(supposed(space, supposition), weights, { ...options, mostMs: share });
       const gain = plan ? plan.points - best.points : 0;
-      return plan && gain >= WORTH_TELLING ? [{ supposition, plan, gain, proven: found.proven && leads.isWhole }] : [];
+      return plan && gain >= WORTH_TELLING ? [{ supposition, plan, gain, proven }] : [];
     })
     .toSorted((a, b) => b.gain - a.gain);
 }

@@ -1,8 +1,8 @@
 import type { Device } from "@/core/device";
-import { type PlanOptions, type PlanSearch, searchPlans, type WiringPlan } from "../search";
+import type { PlanOptions, PlanSearch, WiringPlan } from "../search";
 import type { Bond, WiringSpace } from "../space";
 import type { Weights } from "../evaluation";
-import { searchOwnLeads } from "./own-leads";
+import { bestWithLeads } from "./own-leads";
 
 /** What becomes of a room when something that a person asks about is forced. */
 export interface WhyNot {
@@ -45,10 +45,7 @@ export function whyNot(
 ): WhyNot {
   const bound = { ...space, bonds: [...space.bonds, forced] };
   const within = forced.bond === "use-setting" ? withSetting(bound, forced) : bound;
-  const found = searchPlans(within, weights, { ...options, onlyBest: true });
-  const [first] = found.plans;
-  const leads = searchOwnLeads(within, weights, first ?? null, options);
-  const best = leads.better ?? first ?? null;
+  const { best, proven } = bestWithLeads(within, weights, options, options.mostMs ?? Infinity);
   const top = before.plans[0];
-  return { best, proven: found.proven && leads.isWhole, behind: best && top ? top.points - best.points : null };
+  return { best, proven, behind: best && top ? top.points - best.points : null };
 }
