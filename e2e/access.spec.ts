@@ -82,7 +82,7 @@ test("axe finds nothing serious in what opens over a page, dim and day", async (
   await expectSoundInBothThemes(page);
 });
 
-test("the first load of compressed script is at most 300 kB on the docket and 450 kB inside a job", async ({
+test("the first load of compressed script is at most 300 kB on the docket and 400 kB inside a job", async ({
   browser,
   request,
   baseURL,
@@ -106,7 +106,7 @@ test("the first load of compressed script is at most 300 kB on the docket and 45
   writeFileSync(".next/first-load.json", JSON.stringify(figures));
   const [docket, ...inside] = figures;
   expect(docket?.kB).toBeLessThanOrEqual(300);
-  for (const { kB } of inside) expect(kB).toBeLessThanOrEqual(450);
+  for (const { kB } of inside) expect(kB).toBeLessThanOrEqual(400);
 });
 
 test("every place fits a narrow screen, and twice the size of the print, without a sideways scroll of the page", async ({

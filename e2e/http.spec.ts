@@ -12,6 +12,27 @@ test("health answers from the database itself", async ({ request }) => {
   expect(await (await request.get("/api/health")).json()).toMatchObject({ status: "ok", journalMode: "wal" });
 });
 
+test("scripts come compressed as the browser asks for them, and are the same for one that asks for nothing", async ({ request }) => {
+  const page = await (await request.get("/")).text();
+  const script = /\/_next\/static\/chunks\/[^"]+?\.js/.exec(page)?.[0] ?? "";
+  const asked = async (encoding: string) => {
+    const response = await request.get(script, { headers: { "Accept-Encoding": encoding } });
+    expect(response.headers()["vary"]).toMatch(/accept-encoding/i);
+    expect(response.headers()["cache-control"]).toContain("immutable");
+    return {
+      sent: response.headers()["content-encoding"],
+      length: Number(response.headers()["content-length"]),
+      text: await response.text(),
+    };
+  };
+  const [best, other, plain] = [await asked("br, gzip"), await asked("gzip"), await asked("identity")];
+  expect([best.sent, other.sent, plain.sent]).toEqual(["br", "gzip", undefined]);
+  expect(best.length).toBeLessThan(other.length);
+  expect(other.length).toBeLessThan(plain.length);
+  expect([best.text, other.text]).toEqual([plain.text, plain.text]);
+  expect((await request.get("/_next/static/../server/middleware.js")).status()).toBe(404);
+});
+
 test("the board over HTTP is that of the command line", async ({ request }) => {
   const id = await importDemo(request, "flat-4b");
   const { arrivals } = (await (await request.get(`/api/jobs/${id}/arrivals`)).json()) as {

@@ -145,6 +145,7 @@ export function ensureBuild() {
   ) {
     stop("the build did not finish; the lines above say why.");
   }
+  if (!run(process.execPath, [join(root, "scripts", "compress.mjs")])) stop("the build could not be compressed; the lines above say why.");
   writeFileSync(mark, built());
 }
 

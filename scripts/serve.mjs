@@ -3,6 +3,7 @@ import { createServer } from "node:http";
 import { createServer as createSecureServer } from "node:https";
 import { dirname } from "node:path";
 import { fileURLToPath } from "node:url";
+import { compressedFiles } from "./static-files.mjs";
 
 process.env.NODE_ENV = "production";
 const { default: next } = await import("next");
@@ -28,6 +29,7 @@ export async function listen({ host, port, cert, key }) {
   const app = next({ dev: false, dir: dirname(dirname(fileURLToPath(import.meta.url))), hostname: host, port });
   await app.prepare();
   const handle = app.getRequestHandler();
+  const files = compressedFiles();
   const answer = (request, response) => {
     const refusal = refusalOf(request);
     if (refusal) {
@@ -39,7 +41,7 @@ export async function listen({ host, port, cert, key }) {
     // Nobody says of himself from where he comes, nor by which way.
     request.headers["x-forwarded-for"] = request.socket.remoteAddress ?? "unknown";
     request.headers["x-forwarded-proto"] = cert ? "https" : "http";
-    void handle(request, response);
+    files(request, response, () => void handle(request, response));
   };
   const server = cert ? createSecureServer({ cert, key }, answer) : createServer(answer);
   await new Promise((resolve, reject) => server.once("error", reject).listen(port, host, resolve));
