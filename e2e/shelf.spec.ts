@@ -33,6 +33,20 @@ test("a device made from nothing by keyboard and mouse is kept, found in a job's
   await expect(own.getByText(name)).toBeHidden();
 });
 
+test("a device is found on the shelf by words in any order; without words the whole shelf is there again", async ({ page }) => {
+  await page.goto("/shelf");
+  const find = page.getByRole("textbox", { name: "Find on the shelf" });
+  await find.fill("optical bar");
+  const found = page.getByRole("region", { name: "Found" });
+  await expect(found.getByRole("listitem").first()).toContainText(/bar/i);
+  await expect(found.getByText("OPTICAL", { exact: false }).first()).toBeVisible();
+  await expect(page.getByRole("region", { name: "Players" })).toBeHidden();
+  await find.fill("zither");
+  await expect(page.getByRole("heading", { name: "Nothing on the shelf has these words" })).toBeVisible();
+  await find.clear();
+  await expect(page.getByRole("region", { name: "Players" })).toBeVisible();
+});
+
 test("a device of a job is kept on the shelf for others", async ({ page, request }) => {
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/gear`);
   await page.getByRole("button", { name: "Save to the shelf" }).click();

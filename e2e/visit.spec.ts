@@ -170,6 +170,10 @@ test("the days: a visit with its time, its load and what to ask, and the same as
     data: { saveId: crypto.randomUUID(), revision: job.revision, commands: fields },
   });
   expect(saved.ok(), await saved.text()).toBe(true);
+  // Days without a visit lead on to the next one.
+  await page.goto("/days?from=2031-05-01&days=1");
+  await page.getByRole("button", { name: "Next visit: Tuesday, 6 May 2031" }).click();
+  await expect(page.getByRole("region", { name: "Tuesday, 6 May" })).toContainText("09:30");
   await page.goto("/days?from=2031-05-06&days=7");
   const day = page.getByRole("region", { name: "Tuesday, 6 May" });
   await expect(day).toContainText("09:30");

@@ -22,6 +22,8 @@ export function compressedFiles() {
     const { url = "" } = request;
     if (!url.startsWith(`${ASKED_AS}/`)) return next();
     request.url = url.slice(ASKED_AS.length);
+    // A build made while the server runs takes files away; that ends the answer, not the server.
+    response.once("pipe", (file) => file.once("error", () => response.destroy()));
     answer(request, response, () => {
       request.url = url;
       next();

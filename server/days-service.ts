@@ -30,7 +30,12 @@ export interface VisitDays {
   readonly load: readonly LoadLine[];
   /** Visits of these days that are not shown, because there are too many. */
   readonly more: number;
+  /** The first day after these that has a visit, as YYYY-MM-DD. */
+  readonly next: string | null;
 }
+
+/** What is still to be visited. */
+const TO_VISIT = { binnedAt: null, phase: { [Op.not]: "handover" } } as const;
 
 /** The visits of so many days are planned at once, and no more. */
 export const MOST_DAYS = 14;
@@ -43,7 +48,7 @@ const Briefs = z.array(z.looseObject({ name: z.string(), minutes: z.number(), va
 export async function visitDays(db: Database, from: string, days: number): Promise<Outcome<VisitDays, AskRefusal>> {
   const until = new Date(Date.parse(`${from}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
   const rows = await db.models.jobs.findAll({
-    where: { binnedAt: null, phase: { [Op.not]: "handover" }, visitOn: { [Op.gte]: from, [Op.lt]: until } },
+    where: { ...TO_VISIT, visitOn: { [Op.gte]: from, [Op.lt]: until } },
     attributes: ["id"],
     order: [
       ["visitOn", "ASC"],
@@ -87,7 +92,18 @@ export async function visitDays(db: Database, from: string, days: number): Promi
       }),
     ),
     more: rows.length - jobs.length,
+    next: await nextVisit(db, until),
   });
+}
+
+/** The first day from one on that has a visit. */
+async function nextVisit(db: Database, from: string): Promise<string | null> {
+  const row = await db.models.jobs.findOne({
+    where: { ...TO_VISIT, visitOn: { [Op.gte]: from } },
+    attributes: ["visitOn"],
+    order: [["visitOn", "ASC"]],
+  });
+  return row?.visitOn ?? null;
 }
 
 /** A job that no longer reads has its own page to be saved on; it does not hold up the day. */

@@ -9,5 +9,5 @@ export { PAPERS, templatePages, templateSvg, type Paper, type PrintedPage } from
 export { escapeXml } from "./xml";
 export { azimuthVector, outlinePoints, planScale, wedgePath, type PlanScale } from "./plan-geometry";
 export { roomPages, roomPlanSvg, type RoomPrint } from "./room-svg";
-export { apartLabels, type Label } from "./labels";
+export { acrossInto, apartLabels, type Box, boxOfLabel, firstClear, type Label } from "./labels";
 export { labelPages, labelStrip, STRIP_MM, type LabelSheet } from "./label-pages";

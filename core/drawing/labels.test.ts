@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { apartLabels } from "./labels";
+import { acrossInto, apartLabels, firstClear } from "./labels";
 
 test("names that would lie on each other are moved apart, the others stay", () => {
   const moved = apartLabels([
@@ -24,4 +24,18 @@ test("a name is never moved by more than four lines", () => {
     }),
     { numRuns: 50, seed: 24 },
   );
+});
+
+test("a name at a wall is moved into the room, by no more than it takes", () => {
+  expect(acrossInto({ x: 10, width: 60 }, 0, 500)).toBe(20);
+  expect(acrossInto({ x: 490, width: 60 }, 0, 500)).toBe(-20);
+  expect(acrossInto({ x: 250, width: 60 }, 0, 500)).toBe(0);
+  // Wider than the room: over its middle.
+  expect(acrossInto({ x: 10, width: 60 }, 0, 40)).toBe(10);
+});
+
+test("the first clear place is taken, and the first of all where none is clear", () => {
+  const at = (y: number) => ({ x: 0, y, width: 20, height: 10 });
+  expect(firstClear([at(0), at(30), at(60)], [at(5), at(65)])).toEqual(at(30));
+  expect(firstClear([at(0), at(30)], [at(5), at(25)])).toEqual(at(0));
 });

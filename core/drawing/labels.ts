@@ -6,6 +6,14 @@ export interface Label {
   readonly width: number;
 }
 
+/** What a mark or a name covers of a drawing, by its middle. */
+export interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 const LINE = 15;
 /** Further away than so many lines a name is no longer beside its mark. */
 const MOST_LINES = 4;
@@ -24,3 +32,20 @@ export function apartLabels(labels: readonly Label[]): ReadonlyMap<string, numbe
   }
   return moved;
 }
+
+/** How far across a name is moved so that it lies between two walls; one that is wider than the room lies over its middle. */
+export function acrossInto({ x, width }: Pick<Label, "x" | "width">, from: number, to: number): number {
+  if (to - from <= width) return (from + to) / 2 - x;
+  return Math.min(Math.max(x, from + width / 2), to - width / 2) - x;
+}
+
+/** The first of some places that covers nothing of what is there; where all of them do, the first of all. */
+export function firstClear<Place extends Box>(places: readonly [Place, ...Place[]], taken: readonly Box[]): Place {
+  return places.find((place) => !taken.some((box) => covers(place, box))) ?? places[0];
+}
+
+const covers = (a: Box, b: Box): boolean =>
+  Math.abs(a.x - b.x) < (a.width + b.width) / 2 && Math.abs(a.y - b.y) < (a.height + b.height) / 2;
+
+/** What a name covers, moved down as it is. */
+export const boxOfLabel = ({ x, y, width }: Label, down: number): Box => ({ x, y: y + down - LINE / 3, width, height: LINE });

@@ -40,8 +40,7 @@ function Watched({ device, source }: { device: Device; source: Source }) {
         label={briefWords.whatIsWatchedOn(device.name, source.name)}
         value={source.contents.map(({ id }) => id)}
         placeholder={briefWords.nothing}
-        maxTagCount={2}
-        maxTagTextLength={11}
+        maxTagCount={4}
         options={known.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
         onChange={(ids: string[]) =>
           edit({

@@ -77,7 +77,7 @@ export function DaysPlace({ from, days, planned, due, today }: DaysPlaceProps) {
           </span>
         </header>
         {planned === null ? <p role="alert">{daysWords.tookTooLong}</p> : null}
-        {planned?.days.length === 0 ? <EmptyPlace heading={daysWords.noVisit} words={daysWords.noVisitWords} /> : null}
+        {planned?.days.length === 0 ? <NoVisit next={planned.next} onGo={(day) => go({ from: day })} /> : null}
         {planned && planned.days.length > 0 ? (
           <div className={styles.columns}>
             <div>
@@ -101,6 +101,13 @@ export function DaysPlace({ from, days, planned, due, today }: DaysPlaceProps) {
     </OutsideFrame>
   );
 }
+
+/** Days without a visit lead on to the next day that has one. */
+const NoVisit = ({ next, onGo }: { next: string | null; onGo: (day: string) => void }) => (
+  <EmptyPlace heading={daysWords.noVisit} words={daysWords.noVisitWords}>
+    {next ? <Button onClick={() => onGo(next)}>{daysWords.nextVisit(dayjs(next).format("dddd, D MMMM YYYY"))}</Button> : null}
+  </EmptyPlace>
+);
 
 /** A visit in its day: when, where, how long, and what is to be asked. */
 function VisitLine({ visit }: { visit: DayVisitShown }) {

@@ -12,4 +12,5 @@ export interface VisitDaysShown {
   readonly days: readonly { readonly day: string; readonly visits: readonly DayVisitShown[] }[];
   readonly load: readonly LoadLine[];
   readonly more: number;
+  readonly next: string | null;
 }

@@ -74,7 +74,11 @@ function Worst({ line }: { line: DocketLine }) {
       <span className={styles.worst}>
         <VerdictMark row={arrival} />
         <span title={flag ?? undefined}>{flag ?? (summary.whole === summary.rows ? docketWords.allRowsWhole(summary.rows) : "")}</span>
-        {held.length ? <span className={styles.held}>{held.join(" · ")}</span> : null}
+        {held.length ? (
+          <span className={styles.held} title={held.join(" · ")}>
+            {held.join(" · ")}
+          </span>
+        ) : null}
       </span>
     </>
   );

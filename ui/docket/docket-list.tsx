@@ -11,7 +11,7 @@ import { useIsPhone } from "@/ui/kit";
 import { docketWords } from "@/ui/words";
 
 /** A line takes more height on a phone, where its parts stand below each other. */
-const LINE_PX = { wide: 84, phone: 150 } as const;
+const LINE_PX = { wide: 98, phone: 178 } as const;
 const AHEAD = 8;
 
 /** The day book, however long: only the lines in sight are drawn, and the others are fetched as they come near. */

@@ -1,15 +1,16 @@
 "use client";
 
 import { Button } from "antd";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import type { Observed } from "@/core/diagnose";
-import { Choice, PickList } from "@/ui/kit";
+import { Choice, PickList, type PickRow } from "@/ui/kit";
 import { fixWords } from "@/ui/words";
 import type { RoomInTrouble } from "@/workers/diagnose-worker";
 import styles from "./fix.module.css";
 
 /** So many complaints stand as buttons; the others are found by a word. */
 const QUICK = 6;
+const NO_ROWS: readonly PickRow[] = [];
 
 /** What is asked of the household before anything else, where there is time. */
 const ASKED = [
@@ -27,7 +28,10 @@ interface BeginProps {
 /** What is wrong, as the household tells it: the broad complaints as buttons, every other by a word, or what Prove saw otherwise. */
 export function Begin({ room, onTold, onProven }: BeginProps) {
   const [said, setSaid] = useState<Readonly<Record<string, string>>>({});
+  const [words, setWords] = useState("");
   const quick = room.symptoms.slice(0, QUICK);
+  const rows = useMemo(() => room.symptoms.map(({ id, says }): PickRow => ({ key: id, name: says, detail: "" })), [room]);
+  const isAsked = words.trim() !== "";
   const tell = (symptom: string) =>
     onTold(
       symptom,
@@ -73,9 +77,11 @@ export function Begin({ room, onTold, onProven }: BeginProps) {
           label={fixWords.findSymptom}
           listLabel={fixWords.complaints}
           placeholder={fixWords.findPlaceholder}
-          nothing={fixWords.more(room.symptoms.length)}
-          rows={room.symptoms.map(({ id, says }) => ({ key: id, name: says, detail: "" }))}
+          nothing={isAsked ? fixWords.noComplaint : fixWords.more(room.symptoms.length - quick.length)}
+          // The buttons above say the first of them; the list begins with a word.
+          rows={isAsked ? rows : NO_ROWS}
           onPick={tell}
+          onWords={setWords}
         />
       ) : null}
     </section>

@@ -38,6 +38,7 @@ function StateField({ device, setting, state }: { device: Device; setting: Setti
     <label>
       {state}
       <select
+        className="native-field"
         aria-label={gearWords.settingAs(settingFact(setting.key).name, state)}
         value={setting[state] ?? ""}
         onChange={(event) =>

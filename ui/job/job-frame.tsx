@@ -70,7 +70,12 @@ export function JobFrame({ children }: { children: ReactNode }) {
 function PlaceLink({ href, name }: { href: string; name: string }) {
   const here = usePathname().startsWith(href);
   return (
-    <Link href={href} className={here ? styles.placeHere : styles.place} {...(here ? { "aria-current": "page" as const } : {})}>
+    <Link
+      href={href}
+      data-name={name}
+      className={here ? styles.placeHere : styles.place}
+      {...(here ? { "aria-current": "page" as const } : {})}
+    >
       {name}
     </Link>
   );

@@ -19,6 +19,7 @@ export { Switcher } from "./switcher";
 export { SUPPLY_OPTIONS } from "./supply-options";
 export { Tabs } from "./tabs";
 export { TitledList } from "./titled-list";
+export { useFinder } from "./use-finder";
 export { useIsPhone } from "./use-is-phone";
 export { useChosen } from "./use-chosen";
 export { forgetPages, useKeptPages } from "./kept-pages";

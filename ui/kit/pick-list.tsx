@@ -1,8 +1,9 @@
 "use client";
 
 import { Input } from "antd";
-import { useEffect, useId, useMemo, useState, type KeyboardEvent } from "react";
+import { useId, useState, type KeyboardEvent } from "react";
 import styles from "./pick-list.module.css";
+import { fetchSearch, useFinder } from "./use-finder";
 
 export interface PickRow {
   readonly key: string;
@@ -21,18 +22,6 @@ interface PickListProps {
   readonly onPick: (key: string) => void;
   /** Told of every letter, for rows that come from elsewhere. */
   readonly onWords?: (words: string) => void;
-}
-
-/** Searching is fetched when a list first opens: no page carries it that opens none. */
-const fetchSearch = () => import("@/core/search");
-
-/** What finds among the rows; null until it is there. */
-function useFinder(rows: readonly PickRow[]) {
-  const [search, setSearch] = useState<Awaited<ReturnType<typeof fetchSearch>> | null>(null);
-  useEffect(() => {
-    void fetchSearch().then(setSearch);
-  }, []);
-  return useMemo(() => search?.makeFinder(rows) ?? null, [search, rows]);
 }
 
 /** Pick from a list by typing a word, arrows and Enter, or by a press. */

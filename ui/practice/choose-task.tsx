@@ -1,6 +1,7 @@
 "use client";
 
 import { Button, Input, InputNumber } from "antd";
+import type { ReactNode } from "react";
 import { LEVELS, type Level } from "@/core/practice";
 import { LEVEL_WORDS } from "@/core/text";
 import { Choice, Switcher } from "@/ui/kit";
@@ -43,36 +44,42 @@ export function ChooseTask(props: ChooseTaskProps) {
       <Switcher label={practiceWords.exercise} choices={EXERCISES} chosen={chosen.exercise} onChoose={onExercise} />
       <p className={styles.quiet}>{chosen.exercise === "find" ? practiceWords.intro : practiceWords.wireIntro}</p>
       <div className={styles.fields}>
-        <Choice
-          label={practiceWords.level}
-          value={chosen.level as string}
-          options={LEVELS.map((one) => ({ value: one as string, label: LEVEL_WORDS[one] }))}
-          onChange={onLevel}
-        />
-        <Choice
-          label={practiceWords.room}
-          value={chosen.room}
-          options={[{ value: MADE_UP, label: practiceWords.madeUp }, ...jobs.map(({ id, name }) => ({ value: id, label: name }))]}
-          onChange={(next: string) => onRoom(next === MADE_UP ? null : next)}
-        />
-        <InputNumber
-          aria-label={practiceWords.seed}
-          title={practiceWords.seed}
-          value={chosen.seed}
-          min={1}
-          max={999_999}
-          precision={0}
-          onChange={(next) => onSeed(next === null ? null : String(next))}
-        />
-        <Input
-          className={styles.name ?? ""}
-          aria-label={practiceWords.yourName}
-          placeholder={practiceWords.yourName}
-          defaultValue={who}
-          key={who}
-          maxLength={80}
-          onBlur={(event) => onWho(event.target.value)}
-        />
+        <Field name={practiceWords.level}>
+          <Choice
+            label={practiceWords.level}
+            value={chosen.level as string}
+            options={LEVELS.map((one) => ({ value: one as string, label: LEVEL_WORDS[one] }))}
+            onChange={onLevel}
+          />
+        </Field>
+        <Field name={practiceWords.room}>
+          <Choice
+            label={practiceWords.room}
+            value={chosen.room}
+            options={[{ value: MADE_UP, label: practiceWords.madeUp }, ...jobs.map(({ id, name }) => ({ value: id, label: name }))]}
+            onChange={(next: string) => onRoom(next === MADE_UP ? null : next)}
+          />
+        </Field>
+        <Field name={practiceWords.seed}>
+          <InputNumber
+            aria-label={practiceWords.seed}
+            value={chosen.seed}
+            min={1}
+            max={999_999}
+            precision={0}
+            onChange={(next) => onSeed(next === null ? null : String(next))}
+          />
+        </Field>
+        <Field name={practiceWords.yourName}>
+          <Input
+            className={styles.name ?? ""}
+            aria-label={practiceWords.yourName}
+            defaultValue={who}
+            key={who}
+            maxLength={80}
+            onBlur={(event) => onWho(event.target.value)}
+          />
+        </Field>
         <Button type="primary" onClick={onBegin}>
           {practiceWords.begin}
         </Button>
@@ -81,3 +88,10 @@ export function ChooseTask(props: ChooseTaskProps) {
     </section>
   );
 }
+
+const Field = ({ name, children }: { name: string; children: ReactNode }) => (
+  <label>
+    {name}
+    {children}
+  </label>
+);

@@ -13,7 +13,7 @@ export function Corners({ outline, onKeep }: { outline: readonly Spot[]; onKeep:
   const [open, setOpen] = useState(false);
   if (!open)
     return (
-      <Button size="small" type="text" onClick={() => setOpen(true)}>
+      <Button size="small" className={styles.opens ?? ""} onClick={() => setOpen(true)}>
         {roomWords.corners(outline.length)}
       </Button>
     );

@@ -1,29 +1,52 @@
-import { outlinePoints, wedgePath, type Label, type PlanScale } from "@/core/drawing";
+import { acrossInto, type Box, boxOfLabel, firstClear, outlinePoints, wedgePath, type Label, type PlanScale } from "@/core/drawing";
 import type { Placement, Spot } from "@/core/job";
-import { facingOfUnit, mainSeat, type RoomAnswer, type RoomUnit, type Thing } from "@/core/room";
+import { boundsOf, facingOfUnit, mainSeat, type RoomAnswer, type RoomUnit, type Thing } from "@/core/room";
 import { angleWords, PLACING_WORDS } from "@/core/text";
 import { formatLength } from "@/core/units";
 import { usePreferences } from "@/ui/preferences";
 import { PLACING_SIGNS, worstPlacing } from "./placing-sign";
 import styles from "./plan.module.css";
 
-/** How long the walls are, beside them. */
-export function Sides({ answer, scale }: { answer: RoomAnswer; scale: PlanScale }) {
+/** How far along a wall its length may stand, the usual place first. */
+const ALONG = [0.86, 0.7, 0.5, 0.3, 0.14] as const;
+/** What a length covers of the drawing, and from the middle of that to the line that it is written on. */
+const FIGURE = { long: 52, high: 16, toBaseline: 4 } as const;
+
+interface SidesProps {
+  readonly answer: RoomAnswer;
+  readonly scale: PlanScale;
+  /** What other marks and names cover. */
+  readonly taken: readonly Box[];
+}
+
+/** How long the walls are, beside them, where nothing else is. */
+export function Sides({ answer, scale, taken }: SidesProps) {
   const { units } = usePreferences();
   const { outline } = answer.scene.space;
   if (!outline) return null;
   return outline.map((from, index) => {
     const to = outline[(index + 1) % outline.length] ?? from;
     const long = Math.hypot(to.x - from.x, to.y - from.y);
-    const middle = { x: from.x + (to.x - from.x) * 0.86, y: from.y + (to.y - from.y) * 0.86 };
     const isUpright = Math.abs(to.x - from.x) < Math.abs(to.y - from.y);
     const away = isUpright ? (to.y > from.y ? 14 : -14) : to.x > from.x ? -10 : 18;
+    const at = (along: number): Box => ({
+      x: scale.x(from.x + (to.x - from.x) * along) + (isUpright ? away - FIGURE.toBaseline : 0),
+      y: scale.y(from.y + (to.y - from.y) * along) + (isUpright ? 0 : away - FIGURE.toBaseline),
+      width: isUpright ? FIGURE.high : FIGURE.long,
+      height: isUpright ? FIGURE.long : FIGURE.high,
+    });
+    const [usual, ...others] = ALONG;
+    const { x, y } = firstClear([at(usual), ...others.map(at)], taken);
     return (
       <text
         key={`${from.x} ${from.y}`}
         className={styles.figure}
         textAnchor="middle"
-        transform={`translate(${(scale.x(middle.x) + (isUpright ? away : 0)).toFixed(1)} ${(scale.y(middle.y) + (isUpright ? 0 : away)).toFixed(1)})${isUpright ? " rotate(-90)" : ""}`}
+        transform={
+          isUpright
+            ? `translate(${(x + FIGURE.toBaseline).toFixed(1)} ${y.toFixed(1)}) rotate(-90)`
+            : `translate(${x.toFixed(1)} ${(y + FIGURE.toBaseline).toFixed(1)})`
+        }
       >
         {formatLength(long, units)}
       </text>
@@ -68,25 +91,35 @@ export function DistanceLine({ from, to, scale, words }: { from: Spot; to: Spot;
 }
 
 const LEAST_PX = 12;
+const OUTLET_PX = 12;
 
 export const SEAT_LABEL_PX = 29;
 const LETTER_PX = 7;
 
+/** How large a unit is from above. */
+function sizeOf({ unit: { size } }: RoomUnit, { perMetre }: PlanScale): { readonly width: number; readonly depth: number } {
+  const drawn = (mm: number) => Math.max(LEAST_PX, (mm / 1000) * perMetre);
+  return { width: drawn(size?.widthMm ?? 200), depth: drawn(size?.depthMm ?? 200) };
+}
+
 /** A unit's name is above it, near the screen's wall below it. */
-const unitLabelY = ({ unit, placement }: RoomUnit, scale: PlanScale): number => {
-  const deep = Math.max(LEAST_PX, ((unit.size?.depthMm ?? 200) / 1000) * scale.perMetre);
-  return placement && placement.at.y < 0.9 ? deep / 2 + 18 : -deep / 2 - 7;
+const unitLabelY = (one: RoomUnit, scale: PlanScale): number => {
+  const { depth } = sizeOf(one, scale);
+  return one.placement && one.placement.at.y < 0.9 ? depth / 2 + 18 : -depth / 2 - 7;
 };
 
-/** Where the names of seats and units would be by themselves. */
+/** From a wall to a name. */
+const OFF_WALL_PX = 5;
+
+/** Where the names of seats and units would be by themselves, between the walls. */
 export function labelsOf({ scene }: RoomAnswer, scale: PlanScale): readonly Label[] {
   const { space, units } = scene;
-  const label = (key: string, at: Spot, down: number, letters: number): Label => ({
-    key,
-    x: scale.x(at.x),
-    y: scale.y(at.y) + down,
-    width: letters * LETTER_PX,
-  });
+  const box = space.outline && boundsOf(space.outline);
+  const label = (key: string, at: Spot, down: number, letters: number): Label => {
+    const own = { x: scale.x(at.x), width: letters * LETTER_PX };
+    const across = box ? acrossInto(own, scale.x(box.x) + OFF_WALL_PX, scale.x(box.x + box.width) - OFF_WALL_PX) : 0;
+    return { key, x: own.x + across, y: scale.y(at.y) + down, width: own.width };
+  };
   return [
     ...space.obstacles.map(({ id, at, name }) => label(`obstacle ${id}`, at, 4, name.length)),
     ...space.seats.flatMap(({ id, at, name }) => (at ? [label(`seat ${id}`, at, SEAT_LABEL_PX, name.length)] : [])),
@@ -98,20 +131,52 @@ export function labelsOf({ scene }: RoomAnswer, scale: PlanScale): readonly Labe
   ];
 }
 
+/** What the marks of a plan and their names cover. */
+export function takenBy(
+  { scene }: RoomAnswer,
+  scale: PlanScale,
+  labels: readonly Label[],
+  apart: ReadonlyMap<string, number>,
+): readonly Box[] {
+  const { space, units } = scene;
+  const box = (at: Spot, width: number, height: number): Box => ({ x: scale.x(at.x), y: scale.y(at.y), width, height });
+  return [
+    ...labels.map((label) => boxOfLabel(label, apart.get(label.key) ?? 0)),
+    ...space.obstacles.map(({ at, widthM, depthM }) => box(at, widthM * scale.perMetre, depthM * scale.perMetre)),
+    ...space.outlets.map(({ at }) => box(at, OUTLET_PX, OUTLET_PX)),
+    ...units.flatMap((one) => {
+      const { width, depth } = sizeOf(one, scale);
+      return one.placement ? [box(one.placement.at, Math.max(width, depth), Math.max(width, depth))] : [];
+    }),
+  ];
+}
+
+/** How far a name is moved from where it would be by itself. */
+export interface NameMoved {
+  readonly across: number;
+  readonly down: number;
+}
+
+interface UnitMarkProps {
+  readonly one: RoomUnit;
+  readonly answer: RoomAnswer;
+  readonly scale: PlanScale;
+  readonly name: NameMoved;
+}
+
 /** A unit from above: its box to scale, turned as it faces, a tick on its front, its name and how it stands to its window. */
-export function UnitMark({ one, answer, scale, down }: { one: RoomUnit; answer: RoomAnswer; scale: PlanScale; down: number }) {
+export function UnitMark({ one, answer, scale, name }: UnitMarkProps) {
   const { unit } = one;
-  const wide = Math.max(LEAST_PX, ((unit.size?.widthMm ?? 200) / 1000) * scale.perMetre);
-  const deep = Math.max(LEAST_PX, ((unit.size?.depthMm ?? 200) / 1000) * scale.perMetre);
+  const { width, depth } = sizeOf(one, scale);
   const placing = worstPlacing(answer, one);
   return (
     <>
       <circle r={22} className={styles.touch} />
       <g transform={`rotate(${(-facingOfUnit(answer.scene.space, one)).toFixed(1)})`}>
-        <rect x={-wide / 2} y={-deep / 2} width={wide} height={deep} rx={2} className={styles[placing ?? "unknown"]} />
-        <path d={`M0 ${(deep / 2).toFixed(1)}v5`} className={styles.front} />
+        <rect x={-width / 2} y={-depth / 2} width={width} height={depth} rx={2} className={styles[placing ?? "unknown"]} />
+        <path d={`M0 ${(depth / 2).toFixed(1)}v5`} className={styles.front} />
       </g>
-      <text className={styles.unitText} textAnchor="middle" y={unitLabelY(one, scale) + down}>
+      <text className={styles.unitText} textAnchor="middle" x={name.across} y={unitLabelY(one, scale) + name.down}>
         {placing ? `${PLACING_SIGNS[placing]} ` : ""}
         {unit.name}
       </text>
@@ -142,7 +207,7 @@ export function Ghost({ one, placement, scale }: { one: RoomUnit; placement: Pla
 export const Outlet = () => (
   <>
     <circle r={16} className={styles.touch} />
-    <rect x={-6} y={-6} width={12} height={12} rx={3} className={styles.outlet} />
+    <rect x={-OUTLET_PX / 2} y={-OUTLET_PX / 2} width={OUTLET_PX} height={OUTLET_PX} rx={3} className={styles.outlet} />
     <path d="M-2 -1v2M2 -1v2" className={styles.head} />
   </>
 );

@@ -7,7 +7,19 @@ import { mainSeat, moveThing, snappedToWall, spotOf, thingKey, type Proposal, ty
 import { formatLength } from "@/core/units";
 import { usePreferences } from "@/ui/preferences";
 import { roomWords } from "@/ui/words";
-import { DistanceLine, Ghost, labelsOf, Outlet, SEAT_LABEL_PX, Sides, unitLabel, UnitMark, Wedges } from "./plan-marks";
+import {
+  DistanceLine,
+  Ghost,
+  labelsOf,
+  type NameMoved,
+  Outlet,
+  SEAT_LABEL_PX,
+  Sides,
+  takenBy,
+  unitLabel,
+  UnitMark,
+  Wedges,
+} from "./plan-marks";
 import styles from "./plan.module.css";
 import { useDragging } from "./use-dragging";
 import type { RoomInHand } from "./use-room";
@@ -71,7 +83,13 @@ export function PlanView(props: PlanViewProps) {
     </g>
   );
   const shown = chosen && spotOf(space, chosen);
-  const apart = apartLabels(labelsOf(answer, scale));
+  const labels = labelsOf(answer, scale);
+  const apart = apartLabels(labels);
+  /** How the name of what stands somewhere is moved. */
+  const moved = (key: string, at: Spot): NameMoved => ({
+    across: (labels.find((label) => label.key === key)?.x ?? scale.x(at.x)) - scale.x(at.x),
+    down: apart.get(key) ?? 0,
+  });
   return (
     <div ref={frame} className={styles.plan}>
       <svg
@@ -83,7 +101,7 @@ export function PlanView(props: PlanViewProps) {
         onPointerDown={(event) => (event.target === event.currentTarget ? onChoose(null) : undefined)}
       >
         {space.outline ? <polygon points={outlinePoints(space.outline, scale)} className={styles.walls} /> : null}
-        <Sides answer={answer} scale={scale} />
+        <Sides answer={answer} scale={scale} taken={takenBy(answer, scale, labels, apart)} />
         {chosen?.thing === "unit" ? <Wedges answer={answer} chosen={chosen} scale={scale} /> : null}
         {seat && shown && chosen?.thing !== "seat" ? (
           <DistanceLine from={seat} to={shown} scale={scale} words={formatLength(Math.hypot(shown.x - seat.x, shown.y - seat.y), system)} />
@@ -101,9 +119,9 @@ export function PlanView(props: PlanViewProps) {
                 height={one.depthM * scale.perMetre}
                 className={one.kind === "keep-clear" ? styles.keepClear : styles.obstacle}
               />
-              <text className={styles.quietText} textAnchor="middle" y={4 + (apart.get(`obstacle ${one.id}`) ?? 0)}>
+              <Name moved={moved(`obstacle ${one.id}`, one.at)} below={4} className={styles.quietText}>
                 {one.name}
-              </text>
+              </Name>
             </>,
           ),
         )}
@@ -136,9 +154,9 @@ export function PlanView(props: PlanViewProps) {
                 <>
                   <circle r={14} className={index === 0 ? styles.mainSeat : styles.seat} />
                   <path d="M-5 3a5 5 0 0 1 10 0M0 -1a3.2 3.2 0 1 1 .1 0" className={styles.head} />
-                  <text className={styles.seatText} textAnchor="middle" y={SEAT_LABEL_PX + (apart.get(`seat ${one.id}`) ?? 0)}>
+                  <Name moved={moved(`seat ${one.id}`, one.at)} below={SEAT_LABEL_PX} className={styles.seatText}>
                     {one.name}
-                  </text>
+                  </Name>
                 </>,
               )
             : null,
@@ -149,7 +167,7 @@ export function PlanView(props: PlanViewProps) {
                 { thing: "unit", device: one.device.id, unit: one.unit.id },
                 unitLabel(answer, one),
                 one.placement.at,
-                <UnitMark one={one} answer={answer} scale={scale} down={apart.get(`unit ${one.device.id} ${one.unit.id}`) ?? 0} />,
+                <UnitMark one={one} answer={answer} scale={scale} name={moved(`unit ${one.device.id} ${one.unit.id}`, one.placement.at)} />,
               )
             : null,
         )}
@@ -167,3 +185,17 @@ export function PlanView(props: PlanViewProps) {
     </div>
   );
 }
+
+interface NameProps {
+  readonly moved: NameMoved;
+  readonly below: number;
+  readonly className: string | undefined;
+  readonly children: string;
+}
+
+/** The name of a mark, below its middle. */
+const Name = ({ moved, below, className, children }: NameProps) => (
+  <text className={className} textAnchor="middle" x={moved.across} y={below + moved.down}>
+    {children}
+  </text>
+);

@@ -94,21 +94,19 @@ export function SideView({ answer, chosen, onChoose, onPreview, onEdit }: SideVi
           : null}
         {space.seats.map((one) =>
           one.at ? (
-            <g key={one.id}>
-              <circle cx={x(one.at.y)} cy={y(one.earM)} r={5} className={one === seat ? styles.mainSeat : styles.seat} />
-              {one === seat ? (
-                <text
-                  x={x(one.at.y) + (isFarBack(one.at.y) ? -9 : 9)}
-                  y={y(one.earM) + 4}
-                  textAnchor={isFarBack(one.at.y) ? "end" : "start"}
-                  className={styles.quietText}
-                >
-                  {roomWords.ears(formatLength(one.earM, system))}
-                </text>
-              ) : null}
-            </g>
+            <circle key={one.id} cx={x(one.at.y)} cy={y(one.earM)} r={5} className={one === seat ? styles.mainSeat : styles.seat} />
           ) : null,
         )}
+        {seat?.at ? (
+          <text
+            x={x(seat.at.y) + (isFarBack(seat.at.y) ? -9 : 9)}
+            y={y(seat.earM) + 4}
+            textAnchor={isFarBack(seat.at.y) ? "end" : "start"}
+            className={styles.quietText}
+          >
+            {roomWords.ears(formatLength(seat.earM, system))}
+          </text>
+        ) : null}
         {units.map((one) => {
           const { placement, unit, device } = one;
           if (!placement) return null;

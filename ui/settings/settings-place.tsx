@@ -125,6 +125,7 @@ export function SettingsPlace({ learned, solved, backups, customers, sessions }:
                 mode="multiple"
                 label={label}
                 value={draft.contents[kind]}
+                placeholder={settingsWords.usualContents}
                 options={CONTENT_CATALOGUE.map((content) => ({ value: content.id, label: `${content.name}, ${masterWords({ content })}` }))}
                 onChange={(ids: string[]) => set({ contents: { ...draft.contents, [kind]: ids } })}
               />

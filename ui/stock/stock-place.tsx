@@ -1,6 +1,7 @@
 "use client";
 
 import { Button, InputNumber } from "antd";
+import dayjs from "dayjs";
 import { Plus, Trash2 } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
@@ -181,7 +182,7 @@ function JobLine({ job, onFitted }: { job: JobParts; onFitted: () => void }) {
         <Link href={`/jobs/${job.id}/patch`} dir="auto">
           {job.name}
         </Link>
-        <span className={styles.quiet}>{job.visitOn ?? stockWords.noDayAgreed}</span>
+        <span className={styles.quiet}>{job.visitOn ? dayjs(job.visitOn).format("D MMM YYYY") : stockWords.noDayAgreed}</span>
       </h3>
       <ul>
         {job.reserved.map(({ need }) => (

@@ -57,7 +57,7 @@ export function Explanations({ job, observations, onEdit }: ExplanationsProps) {
     <section className={styles.card} aria-label={visitWords.whatExplains}>
       <h3>{visitWords.whatExplains}</h3>
       <WorkNote working={working} words={visitWords.explaining} />
-      {explained ? <p>{explainedSentence(explained)}</p> : null}
+      {explained ? <p>{explained.unexpected ? explainedSentence(explained) : visitWords.explainedSince}</p> : null}
       {isOpen ? (
         <p>
           <b>{visitWords.forFix}:</b> {visitWords.forFixWords}

@@ -77,6 +77,7 @@ export const settingsWords = {
   pictureKind: "Choose a PNG or JPEG picture.",
   pictureTooLarge: "This picture is larger than 400 kB. Save it smaller and choose it again.",
   whatNewPlayersPlay: "What new players play",
+  usualContents: "the usual ones for its kind",
   presetWords: "A player added from the shelf starts with these contents; with none chosen it starts with the usual ones for its kind.",
   saved: "Saved.",
   notKeptYet: "Not saved yet.",

@@ -63,6 +63,7 @@ export const visitWords = {
   levelOff: "too loud or too soft",
   objects: "objects",
   whatExplains: "What would explain what was seen",
+  explainedSince: "The job as it stands now predicts all of it: what was seen otherwise is explained.",
   explaining: "Trying every fact of this room …",
   explains: (explains: number, observed: number, others: number) =>
     `Explains ${explains} of ${observed}${others ? `, and would change ${plural(others, "row")} that nobody looked at` : ""}.`,
