@@ -49,6 +49,22 @@ describe("places in the tree", () => {
     expect(new Set([wires.get("tv"), wires.get("one"), wires.get("two")]).size).toBe(3);
   });
 
+  test("behind a box that cuts the control wire, the place is that at the display, whichever of its outputs leads there", () => {
+    const split = (first: string, second: string) =>
+      placesOf(
+        room(
+          [device("tv-no-return", "tv"), device("bar-one-input", "bar"), device("splitter-1x2", "box"), device("streamer-4k", "player")],
+          "player hdmi-out > box hdmi-in",
+          `box out-1 > ${first}`,
+          `box out-2 > ${second}`,
+        ),
+      );
+    // The bar stands by a side way: no screen is behind it, and no screen hears of it.
+    const expected = { tv: ROOT, bar: NOWHERE, player: "2.0.0.0" };
+    expect(split("tv hdmi2", "bar hdmi-in")).toEqual(expected);
+    expect(split("bar hdmi-in", "tv hdmi2")).toEqual(expected);
+  });
+
   test("what hangs on nothing with a screen has none", () => {
     const loose = room([device("receiver-72", "receiver"), device("console-mat", "console")], "console hdmi-out > receiver hdmi-in1");
     expect(placesOf(loose)).toEqual({ receiver: NOWHERE, console: NOWHERE });

@@ -168,20 +168,34 @@ function addressOf(job: Job, id: string, state: SettingState, met: Set<string>):
   return addressAt(job, up.to, state, met);
 }
 
-/** The cable by which a device reads where it is: of its plugged outputs the first that joins the control wire. */
-function upwards(job: Job, device: Device): Cable | undefined {
+/**
+ * The cable by which a device reads where it is. Of several outputs it is the first that joins the control wire, of those that lead to a
+ * display. Past a box that cuts the wire an address tells a person alone at which input something is shown, so it makes no difference there
+ * which of its outputs leads where: the first display of the job counts.
+ */
+function upwards(job: Job, device: Device, before: ReadonlySet<string> = NONE_BEFORE): Cable | undefined {
   const outputs = hdmiPorts(device).filter(({ direction }) => direction === "out");
   const plugged = outputs.flatMap((port) => cableAt(job, { device: device.id, port: port.id }) ?? []);
-  return plugged.find(({ from }) => joinedAt(device, from.port)) ?? plugged[0];
+  if (plugged.length < 2) return plugged[0];
+  const met = new Set([...before, device.id]);
+  const shown = plugged.flatMap((cable) => {
+    const root = rootOf(job, cable.to.device, met);
+    return root === null ? [] : [{ cable, display: job.devices.findIndex(({ id }) => id === root) }];
+  });
+  const isJoined = ({ from }: Cable) => joinedAt(device, from.port);
+  const onWire = shown.find(({ cable }) => isJoined(cable)) ?? shown.toSorted((a, b) => a.display - b.display)[0];
+  return onWire?.cable ?? plugged.find(isJoined) ?? plugged[0];
 }
 
-/** The display up to which the cables lead from a device, itself included. */
-function rootOf(job: Job, id: string): string | null {
-  const met = new Set<string>();
+const NONE_BEFORE: ReadonlySet<string> = new Set();
+
+/** The display up to which the cables lead from a device, itself included, without those where a walk has been. */
+function rootOf(job: Job, id: string, before: ReadonlySet<string> = NONE_BEFORE): string | null {
+  const met = new Set(before);
   for (let at = id; !met.has(at);) {
     met.add(at);
     const device = findDevice(job, at);
-    const up = device && upwards(job, device);
+    const up = device && upwards(job, device, met);
     if (!up) return device?.display ? at : null;
     at = up.to.device;
   }
@@ -207,9 +221,7 @@ function placedBy(job: Job, id: string): string | null {
     const device = findDevice(job, at);
     if (!device) return null;
     sleeps ||= at !== id && device.habits.some(({ habit }) => habit === "forgets-edid");
-    const up = hdmiPorts(device)
-      .filter(({ direction }) => direction === "out")
-      .flatMap((port) => cableAt(job, { device: at, port: port.id }) ?? [])[0];
+    const up = upwards(job, device);
     if (!up) return sleeps && at !== id && kindOf(device) === "tv" ? at : null;
     at = up.to.device;
   }

@@ -19,6 +19,8 @@ interface Parts {
   readonly screen: string;
   readonly system: string;
   readonly players: readonly string[];
+  /** A second screen with its own apps or tuner; then there are no players. */
+  readonly second: string | null;
   readonly box: string | null;
   readonly preset: Preset;
   readonly free: readonly string[];
@@ -41,6 +43,7 @@ const parts: fc.Arbitrary<Parts> = fc
     screen: fc.constantFrom("tv-arc", "tv-earc", "tv-no-return"),
     system: fc.constantFrom("bar-one-input", "bar-arc-optical", "receiver-51"),
     players: fc.array(fc.constantFrom("streamer-4k", "console-mat", "disc-player-hd"), { minLength: 1, maxLength: 2 }),
+    second: fc.option(fc.constantFrom("tv-arc", "tv-no-return", "tv-coaxial"), { freq: 1 }),
     box: fc.option(fc.constantFrom("earc-extractor-mixed", "switch-3x1", "splitter-1x2"), { freq: 2 }),
     preset: fc.constantFrom<Preset>("best-sound", "easiest-to-use", "least-spending"),
     free: fc.subarray(["arc", "earc", "cec", "digital-output"], { minLength: 1, maxLength: 2 }),
@@ -49,7 +52,12 @@ const parts: fc.Arbitrary<Parts> = fc
     must: fc.option(wants, { freq: 1 }),
     hope: fc.option(wants, { freq: 1 }),
   })
-  .map((one) => (one.box ? { ...one, players: one.players.slice(0, 1), free: one.free.slice(0, 1) } : one));
+  .map((one) => {
+    if (one.box) return { ...one, players: one.players.slice(0, 1), free: one.free.slice(0, 1), second: null };
+    if (!one.second) return one;
+    const ofScreens = (want: Want | null) => (want && "device" in want && want.device === "p0" ? null : want);
+    return { ...one, players: [], free: one.free.slice(0, 1), must: ofScreens(one.must), hope: ofScreens(one.hope) };
+  });
 
 /** A device on which only the named settings can be turned, each between how it was found and at most two others. */
 const turning = (one: Device, keys: readonly string[]): Device => ({
@@ -65,14 +73,18 @@ const turning = (one: Device, keys: readonly string[]): Device => ({
 });
 const TRIED: ReadonlySet<string> = new Set(["on", "off", "auto", "pcm", "pass-through"]);
 
-function jobOf({ screen, system, players, free, quarrels, newsFrom }: Parts): Job {
+function jobOf({ screen, second, system, players, free, quarrels, newsFrom }: Parts): Job {
   const at = (kind: string, id: string) => turning(device(kind, id), free);
   const empty = emptyJob("Every room");
   const own = players.map((kind, index) => {
     const player = turning(device(kind, `p${index}`), []);
     return quarrels && index === 0 ? withQuirks(player, "wakes-by-itself", "steals-source") : player;
   });
-  return { ...empty, brief: { ...empty.brief, newsFrom }, devices: [at(screen, "screen"), at(system, "system"), ...own] };
+  return {
+    ...empty,
+    brief: { ...empty.brief, newsFrom },
+    devices: [at(screen, "screen"), ...(second ? [at(second, "second")] : []), at(system, "system"), ...own],
+  };
 }
 
 /** Every way to lay cables: each output into one input or none, a player by its HDMI plug alone, and no two cables between the same two sockets' devices. */

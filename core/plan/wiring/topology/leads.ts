@@ -52,15 +52,19 @@ export class Leads {
       : air.map(({ hub, leads }) => ({ hub, leads: leads.filter(({ wires }) => wires.some(({ existing }) => existing !== null)) }));
   }
 
-  /** Some wires with no lead, and with each lead from a screen or box into the sound system, straight or through a box. */
-  with(wires: readonly Wire[]): readonly (readonly Wire[])[] {
+  /** Some wires with every set of leads into the sound system, at most one from each screen or box, straight or through a box. */
+  *with(wires: readonly Wire[], from = 0): Generator<readonly Wire[]> {
     const { system } = this.space;
-    const into = [...this.into(wires, system, this.intoSystem), ...this.into(wires, system, this.throughAir)];
-    const through = into.flatMap((wire) => {
-      const box = this.hubs.find(({ id }) => id === wire.cable.from.device);
-      return box?.role === "box" ? this.into([...wires, wire], box, this.intoBox(box)).map((first) => [...wires, first, wire]) : [];
-    });
-    return [wires, ...into.map((wire) => [...wires, wire]), ...through];
+    yield wires;
+    for (const lead of [...this.into(wires, system, this.intoSystem), ...this.into(wires, system, this.throughAir)]) {
+      // Of sets that differ only in their order one is listed.
+      const place = this.hubs.findIndex(({ id }) => id === lead.cable.from.device);
+      if (place < from) continue;
+      yield* this.with([...wires, lead], place + 1);
+      const hub = this.hubs[place];
+      if (hub?.role !== "box") continue;
+      for (const first of this.into([...wires, lead], hub, this.intoBox(hub))) yield* this.with([...wires, first, lead], place + 1);
+    }
   }
 
   /** Every lead into a device, one for each pair of plugs that differs. */

@@ -26,7 +26,7 @@ export interface Topology {
 
 /**
  * Every way to join screens, boxes and sound system that makes sense: each HDMI output into an input that it fits, the sound system's
- * into a return socket where the screen has one, at most one lead for the sound, and no box that nothing goes through.
+ * into a return socket where the screen has one, at most one lead for sound from each of them, and no box that nothing goes through.
  */
 export function* topologiesOf(space: WiringSpace, sets = boxSets(space)): Generator<Topology> {
   for (const boxes of sets) {
@@ -122,7 +122,9 @@ class OutputJoiner {
   private openTo({ device, alike, targets }: Output, wires: readonly Wire[]): readonly Target[] {
     const others = wires.filter(({ cable }) => cable.from.device === device.id);
     if (others.length === 0) return targets;
-    const from = Math.max(0, ...others.map(({ cable }) => (alike.includes(cable.from.port) ? (this.places.get(cable.to.device) ?? 0) : 0)));
+    // The first that is plugged gives the address; where the control wire goes on, that sets it apart.
+    const equal = device.speaksCec ? others.slice(1) : others;
+    const from = Math.max(0, ...equal.map(({ cable }) => (alike.includes(cable.from.port) ? (this.places.get(cable.to.device) ?? 0) : 0)));
     return targets.filter(({ hub, place }) => place >= from && !others.some(({ cable }) => cable.to.device === hub.id));
   }
 
