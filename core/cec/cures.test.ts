@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { device, made, room, set, withQuirks } from "@/demo/room-under-test";
 import { actOfEvent, curesOf, householdAfter, householdOf, judgeAct, roomCures, type Cure } from "@/core/cec";
 import type { Device } from "@/core/device";
+import { demoJob } from "@/demo/demo-jobs";
 import type { Job } from "@/core/job";
 import { cureLimits, cureWords } from "@/core/text";
 
@@ -67,6 +68,14 @@ describe("a cable for the sound beside HDMI, and control off", () => {
     expect(side && "worsens" in side ? side.worsens : []).toContain("tv-remote-volume-up");
     // The screen's remote moved its own speakers before; the bar now has a remote of its own.
     expect(side && cureLimits(householdOf(deaf), side)).toMatch(/^Makes worse: \d+ other acts\.$/);
+  });
+});
+
+describe("a change that costs every row that sounds", () => {
+  test("is no cure of an act, though the sound system is missed no more", () => {
+    // The matrix could go into the receiver, which leads to no screen: nobody would expect the receiver to be on for the monitor.
+    const hall = demoJob("village-hall");
+    expect(kinds(curesFor(hall, "screen-on:monitor"))).toEqual(["programmed-remote"]);
   });
 });
 

@@ -12,7 +12,7 @@ import { householdOf, type Household } from "./stations";
 /** Something that makes an act go better, each played before it is offered. */
 export type Cure =
   | (Candidate & {
-      /** How many rows of the board it lowers, and how many of those then fall silent. */
+      /** How many rows of the board it lowers, and how many of those are silent then, or no longer shown. */
       readonly lowers: number;
       readonly silences: number;
       /** The other acts of the room that then go worse, by their events. */
@@ -31,7 +31,8 @@ export interface WeighedCure {
 
 /**
  * What makes an act better: first what makes it go best, of those what lowers no sound and worsens no other act, and of those the least
- * trouble. After what can be changed follow another act and a programmed remote. Empty where it goes as wanted.
+ * trouble. After what can be changed follow another act and a programmed remote, and last what silences a row. What costs every row that
+ * sounds cures nothing. Empty where it goes as wanted.
  * @param isOver tells when the time is over: what was not tried until then is left out
  */
 export function curesOf(
@@ -43,22 +44,21 @@ export function curesOf(
   if (judged.verdict.verdict === "as-wished") return [];
   const all = ranksOf(household);
   const before = rankOf(judged.verdict);
+  const sounding = household.solved.rows.filter(({ arrives }) => arrives).length;
   const better = cureCandidates(household, state, concernedIn(household, judged)).flatMap((candidate) => {
     if (isOver()) return [];
     const changed = householdAfter(household, candidate, state);
     const other = changed && judgeAct(changed, judged.act);
-    return changed && other && rankOf(other.verdict) < before
-      ? [
-          {
-            cure: { ...candidate, ...loweredRows(household, changed), worsens: movedActs(all, changed).worse },
-            rank: rankOf(other.verdict),
-          },
-        ]
-      : [];
+    if (!changed || !other || rankOf(other.verdict) >= before) return [];
+    const cost = loweredRows(household, changed);
+    if (cost.silences > 0 && cost.silences === sounding) return [];
+    return [{ cure: { ...candidate, ...cost, worsens: movedActs(all, changed).worse }, rank: rankOf(other.verdict) }];
   });
   better.sort((a, b) => a.rank - b.rank || byTrouble(a.cure, b.cure));
   const rules = judged.act.act === "screen-on" ? otherActs(household) : [];
-  return [...better.map(({ cure }) => cure), ...rules, ...programmedRemote(household, judged)];
+  const cures = better.map(({ cure }) => cure);
+  const [sound, silencing] = [cures.filter(({ silences }) => silences === 0), cures.filter(({ silences }) => silences > 0)];
+  return [...sound, ...rules, ...programmedRemote(household, judged), ...silencing];
 }
 
 /**

@@ -42,7 +42,7 @@ export function cureLimits(household: Household, cure: Cure): string | null {
     const parts = [
       ...(cure.lowers
         ? [
-            `It lowers the sound of ${plural(cure.lowers, "row")}${cure.silences ? `, ${cure.silences === cure.lowers ? "which then fall silent" : `${cure.silences} of them to silence`}` : ""}.`,
+            `It lowers the sound of ${plural(cure.lowers, "row")}${cure.silences ? `, ${cure.silences === cure.lowers ? "which are" : `${cure.silences} of which are`} silent then or no longer shown` : ""}.`,
           ]
         : []),
       ...(cure.worsens.length ? [`Makes worse: ${worsenedWords(household, cure.worsens)}.`] : []),

@@ -43,6 +43,6 @@ export function SoundDelayList({ device, onEdit }: { device: Device; onEdit: (co
 
 const span = ([low, high]: readonly [number, number]): string => {
   const [a, b] = [Math.round(low), Math.round(high)];
-  const words = (ms: number) => (ms === 0 ? "0" : `${Math.abs(ms)} ${ms > 0 ? roomWords.late : roomWords.early}`);
+  const words = (ms: number) => (ms === 0 ? roomWords.inStep : roomWords.offBy(Math.abs(ms), ms > 0));
   return a === b ? words(a) : roomWords.fromTo(words(a), words(b));
 };

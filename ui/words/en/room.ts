@@ -125,14 +125,14 @@ export const roomWords = {
   cannotAlign: (ms: string, cm: string) =>
     `It takes no distances: its units arrive up to ${ms}\u2009ms (${cm}\u2009cm) apart at the main seat.`,
   soundDelay: "Sound delay, for lips and voices to meet",
-  lipSyncNow: (now: string) => `sound ${now}\u2009ms now.`,
+  lipSyncNow: (now: string) => `sound ${now} now.`,
   delayStays: (ms: number) => `Leave the delay at ${ms}\u2009ms.`,
-  delayToSet: (ms: number, then: string) => `Set ${ms}\u2009ms: then ${then}\u2009ms.`,
+  delayToSet: (ms: number, then: string) => `Set ${ms}\u2009ms: then ${then}.`,
   planDelay: (ms: number) => `Plan ${ms}\u2009ms`,
   delaysDiffer:
     "The inputs want different delays. Where the system keeps one for each input, set each; otherwise choose for what is watched most.",
-  late: "late",
-  early: "early",
+  inStep: "in step with the picture",
+  offBy: (ms: number, isLate: boolean) => `${ms}\u2009ms ${isLate ? "late" : "early"}`,
   fromTo: (from: string, to: string) => `${from} to ${to}`,
   testTones: "Test tones",
   fedByThisMachine: "For a room that this machine feeds by HDMI: choose a channel, press play, then raise the volume.",
