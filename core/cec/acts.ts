@@ -1,5 +1,5 @@
 import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
-import { ROOT, type PhysicalAddress } from "./address";
+import { inputTowards, ROOT, type PhysicalAddress } from "./address";
 import { simulate, type Pressed, type Trace } from "./simulate";
 import { otherScreenOver, type Cast } from "./sound-of";
 import { isPlayer, type Station } from "./station";
@@ -123,12 +123,17 @@ export function actsOf(household: Household): readonly Act[] {
 export const actOfEvent = (household: Household, event: string): Act | undefined => actsOf(household).find((act) => eventOf(act) === event);
 
 /** Inputs of the screen through which a player is reached. */
-function portsTowards({ network, stations }: Household, screen: Station): readonly string[] {
-  const node = network.nodes.find(({ device }) => device === screen.nature.device);
-  return (node?.inputs ?? []).filter((_, index) =>
-    [...stations.values()].some(({ nature }) => isPlayer(nature.kind) && nature.physical === screen.nature.inputs[index]),
-  );
+const portsTowards = (household: Household, screen: Station): readonly string[] =>
+  (nodeOf(household, screen)?.inputs ?? []).filter((port) => playerAt(household, screen, port));
+
+/** The player at an input of a screen. */
+export function playerAt(household: Household, screen: Station | undefined, port: string): Station | undefined {
+  const input = (screen && nodeOf(household, screen)?.inputs.indexOf(port)) ?? -1;
+  const address = screen?.nature.inputs[input];
+  return [...household.stations.values()].find(({ nature }) => isPlayer(nature.kind) && nature.physical === address);
 }
+
+const nodeOf = ({ network }: Household, { nature }: Station) => network.nodes.find(({ device }) => device === nature.device);
 
 /** Plays an act from the state that it begins in. Null where the room has nobody for it. */
 export function play(household: Household, act: Act, seed = 1): Played | null {
@@ -206,7 +211,8 @@ function watch(household: Household, seed: number, device?: string): ReadonlyMap
   const isElsewhere = player !== undefined && otherScreenOver(castOf(household), player) !== undefined;
   const address: PhysicalAddress = player && !isElsewhere ? player.nature.physical : ROOT;
   if (now.get(screen.nature.device)?.source !== address) {
-    const input = screen.nature.inputs.findIndex((one) => one === address) + 1;
+    // What is behind a receiver or box is at the input of that.
+    const input = inputTowards(ROOT, address);
     if (input) press(screen.nature.device, { press: "input", input });
   }
   return now;

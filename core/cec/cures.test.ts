@@ -79,6 +79,24 @@ describe("a change that costs every row that sounds", () => {
   });
 });
 
+describe("a change after which an act is about something else", () => {
+  test("is no cure: the player goes to another input, and nobody is at the one that is chosen", () => {
+    const job = demoJob("06-extractor-edid", "systems");
+    expect(kinds(curesFor(job, "tv-input:hdmi1"))).toEqual(["programmed-remote"]);
+  });
+
+  test("is no cure: the player wakes nobody any more, so the screen's own volume is moved", () => {
+    const job = demoJob("08-matrix-two-screens", "systems");
+    expect(kinds(curesFor(job, "tv-remote-volume-up"))).toEqual(["programmed-remote"]);
+  });
+});
+
+test("a player behind a bar that claims nothing is watched at the bar's input, and the volume keys move the bar", () => {
+  const household = householdOf(demoJob("17-computer-objects", "systems"));
+  const act = actOfEvent(household, "tv-remote-volume-up");
+  expect(act && judgeAct(household, act)?.verdict.verdict).toBe("as-wished");
+});
+
 describe("a cure that costs sound", () => {
   test("says how many rows it lowers, and stands after those that cost none", () => {
     const den = set(

@@ -2,11 +2,12 @@ import { scoreArrival, solveAgain } from "@/core/chain";
 import { UNREGISTERED } from "@/core/facts";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
-import { actsOf, eventOf, isOnPurpose, type Act } from "./acts";
+import { actsOf, castOf, eventOf, isOnPurpose, playerAt, type Act } from "./acts";
 import { conflictsOf, type Conflict } from "./conflicts";
 import { CURE_KINDS, cureCandidates, type Candidate } from "./cure-candidates";
 import { judgeAct, type ActVerdict, type HandStep, type JudgedAct } from "./judge";
 import { infraredLimits, type InfraredLimit } from "./programmed-remote";
+import { shownDevice, soundingOf } from "./sound-of";
 import { householdOf, type Household } from "./stations";
 
 /** Something that makes an act go better, each played before it is offered. */
@@ -49,7 +50,7 @@ export function curesOf(
     if (isOver()) return [];
     const changed = householdAfter(household, candidate, state);
     const other = changed && judgeAct(changed, judged.act);
-    if (!changed || !other || rankOf(other.verdict) >= before) return [];
+    if (!changed || !other || rankOf(other.verdict) >= before || !isAboutTheSame(household, judged, changed, other)) return [];
     const cost = loweredRows(household, changed);
     if (cost.silences > 0 && cost.silences === sounding) return [];
     return [{ cure: { ...candidate, ...cost, worsens: movedActs(all, changed).worse }, rank: rankOf(other.verdict) }];
@@ -59,6 +60,23 @@ export function curesOf(
   const cures = better.map(({ cure }) => cure);
   const [sound, silencing] = [cures.filter(({ silences }) => silences === 0), cures.filter(({ silences }) => silences > 0)];
   return [...sound, ...rules, ...programmedRemote(household, judged), ...silencing];
+}
+
+/**
+ * Whether an act in a changed room is still about the same: an input leads to the same player, and a volume key is pressed while the same is
+ * watched, from the sound system where it came from there. Else the act would go well because it is about nothing.
+ */
+function isAboutTheSame(household: Household, judged: JudgedAct, changed: Household, other: JudgedAct): boolean {
+  const { act } = judged;
+  if (act.act === "choose-input") {
+    const player = (room: Household) => playerAt(room, castOf(room).screen, act.port)?.nature.device;
+    return player(household) === player(changed);
+  }
+  if (act.act !== "louder" && act.act !== "mute") return true;
+  const begins = (room: Household, { played }: JudgedAct) => castOf({ ...room, stations: played.start });
+  const [was, is] = [begins(household, judged), begins(changed, other)];
+  const leavesSystem = soundingOf(household.soundWays, was) === "system" && soundingOf(changed.soundWays, is) !== "system";
+  return shownDevice(was) === shownDevice(is) && !leavesSystem;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { actsOf, castOf, hasOwnContents, play, screenOfAct, type Act, type Played } from "./acts";
+import { actsOf, castOf, hasOwnContents, play, playerAt, screenOfAct, type Act, type Played } from "./acts";
 import { inputTowards, isBelow, NOWHERE, ROOT } from "./address";
 import { momentsOf } from "./moments";
 import { simulate, type Pressed, type Trace } from "./simulate";
@@ -126,9 +126,7 @@ export function missesOf(
     case "wake":
       return [...screenMisses(cast), ...shownMisses(cast, act.device), ...soundMisses(household, cast)];
     case "choose-input": {
-      const node = household.network.nodes.find(({ device }) => device === screen?.nature.device);
-      const address = screen?.nature.inputs[node?.inputs.indexOf(act.port) ?? -1];
-      const shown = [...stations.values()].find(({ nature }) => nature.physical === address && isPlayer(nature.kind));
+      const shown = playerAt(household, screen, act.port);
       return shown
         ? [...screenMisses(cast), ...shownMisses(cast, shown.nature.device), ...soundMisses(household, cast)]
         : screenMisses(cast);

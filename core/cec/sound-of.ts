@@ -85,8 +85,9 @@ export function shownDevice({ screen, stations }: Cast): string | undefined {
     (station) => isPlayer(station.nature.kind) && !otherScreenOver({ screen, stations }, station),
   );
   const there = players.find(({ nature }) => nature.physical === source);
-  // One that takes no part claims nothing; it is shown when the screen turns to its input.
-  const mute = players.find(({ nature, power }) => nature.logical === null && power === "on" && isBelow(nature.physical, source));
+  // One that takes no part, or wakes nobody, claims nothing; it is shown when the screen turns to its input, or to that of the box before it.
+  const isSilent = ({ logical, wakesOthers }: Station["nature"]) => logical === null || !wakesOthers;
+  const mute = players.find(({ nature, power }) => isSilent(nature) && power === "on" && isBelow(nature.physical, source));
   return (there ?? mute)?.nature.device;
 }
 
