@@ -118,7 +118,9 @@ if (existsSync(smooth)) {
 
 const pages = join(process.cwd(), ".next", "first-load.json");
 if (existsSync(pages)) {
-  console.log("First load of compressed script, measured by the last browser tests (aim: at most 300 kB on the docket, 400 kB inside a job)");
+  console.log(
+    "First load of compressed script, measured by the last browser tests (aim: at most 300 kB on the docket, 400 kB inside a job)",
+  );
   console.table(JSON.parse(readFileSync(pages, "utf8")));
 }
 console.log(`The largest job document here: ${(gzipSync(JSON.stringify(bigJob(24))).length / 1024).toFixed(0)} kB compressed.`);

@@ -3,7 +3,7 @@ import { inputTowards, isBelow, NOWHERE, ROOT } from "./address";
 import { momentsOf } from "./moments";
 import { simulate, type Pressed, type Trace } from "./simulate";
 import { returnTaker, soundingOf, soundWaysOf, type Cast } from "./sound-of";
-import { isPlayer, type Station } from "./station";
+import type { Station } from "./station";
 import type { Household } from "./stations";
 
 /** What is not as the household wishes it when an act has come to rest. */
