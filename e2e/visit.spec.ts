@@ -159,6 +159,22 @@ test("Prove by touch: a content, an act with its stopwatch, a speaker; the docke
     .toEqual({ proven: 2, otherwise: 1 });
 });
 
+test("while what was done before is still being read, nothing is said to be open", async ({ page, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  let answer = () => {};
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route(`**/api/jobs/${id}/visit`, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(`/jobs/${id}/prove`);
+  await expect(page.getByText("Reading what was done here")).toBeVisible();
+  await expect(page.getByRole("button", { name: "As predicted" })).toHaveCount(0);
+  answer();
+  await expect(page.getByText(/^0 of \d+ as predicted/)).toBeVisible();
+  await expect(page.getByRole("button", { name: "As predicted", exact: true })).toBeVisible();
+});
+
 test("the days: a visit with its time, its load and what to ask, and the same as a calendar file", async ({ page, request }) => {
   const id = await importDemo(request, "village-hall");
   const job = (await (await request.get(`/api/jobs/${id}`)).json()) as { revision: number };

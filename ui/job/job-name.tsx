@@ -16,9 +16,9 @@ export function JobName() {
   const [open, setOpen] = useState(false);
   return (
     <div className={styles.name}>
-      <Link href="/" className={styles.docketLink}>
+      <Link href="/" className={styles.docketLink} aria-label={jobWords.docket}>
         <Mark size={20} />
-        {jobWords.docket}
+        <span className={styles.docketWord}>{jobWords.docket}</span>
       </Link>
       <span aria-hidden className={styles.slash}>
         /

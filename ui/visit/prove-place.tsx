@@ -31,7 +31,7 @@ export function ProvePlace() {
   const { edit } = useIntents();
   const [wantedKind, setKind] = useChosen("kind");
   const [wanted, choose] = useChosen("check");
-  const { record, enter } = useVisit(id);
+  const { record, isKnown, enter } = useVisit(id);
   const household = useMemo(() => householdOf(job, "planned"), [job]);
   const checks = useMemo(() => proofChecks(job, household, rows), [job, household, rows]);
   const judged = useMemo(() => new Map(judgeAll(household).map((one) => [eventOf(one.act), one])), [household]);
@@ -60,13 +60,19 @@ export function ProvePlace() {
           <h2 className="for-ears-only">{visitWords.prove}</h2>
           <Switcher label={visitWords.checks} choices={KINDS} chosen={kind} onChoose={setKind} />
           <p role="status" className={styles.quiet}>
-            {visitWords.proven(count("proven"), checks.length)} {count("otherwise") ? visitWords.otherwise(count("otherwise")) : ""}{" "}
-            {record.unsent.length ? visitWords.unsent(record.unsent.length) : ""}
+            {isKnown ? (
+              <>
+                {visitWords.proven(count("proven"), checks.length)} {count("otherwise") ? visitWords.otherwise(count("otherwise")) : ""}{" "}
+                {record.unsent.length ? visitWords.unsent(record.unsent.length) : ""}
+              </>
+            ) : (
+              visitWords.readingRecord
+            )}
           </p>
           <Link href="/needle">{visitWords.needle}</Link>
         </header>
         <div className={styles.card}>
-          {current ? (
+          {current && isKnown ? (
             <CheckCard
               key={`${current.id} ${last.get(current.id)?.id ?? ""}`}
               job={job}
@@ -78,15 +84,15 @@ export function ProvePlace() {
               entry={last.get(current.id)}
               onEnter={take(current)}
             />
-          ) : (
+          ) : isKnown ? (
             <p>{visitWords.allProven}</p>
-          )}
+          ) : null}
         </div>
         <div className={styles.why}>
           <Explanations job={job} observations={observations} onEdit={edit} />
         </div>
         <ul className={styles.list} aria-label={visitWords.checks}>
-          {shown.map((check) => (
+          {(isKnown ? shown : []).map((check) => (
             <CheckLine
               key={check.id}
               job={job}

@@ -39,7 +39,7 @@ export function RunSheetPlace({ minutes: table }: { minutes: MinutesTable }) {
   const { edit } = useIntents();
   const [chosenId, choose] = useChosen("step");
   const { people } = job.visit;
-  const { record, enter } = useVisit(id);
+  const { record, isKnown, enter } = useVisit(id);
   const { waits, start, stop } = useWaits(id);
   const sheet = useMemo(() => runSheet(job, people, table, record.entries), [job, people, table, record]);
   const running = waits
@@ -71,9 +71,13 @@ export function RunSheetPlace({ minutes: table }: { minutes: MinutesTable }) {
     >
       <div className={styles.visit}>
         <RunSheetHead job={job} jobId={id} />
-        <Progress progress={progress} all={sheet.steps.length} agreed={job.visit.agreedMinutes} unsent={record.unsent.length} />
+        {isKnown ? (
+          <Progress progress={progress} all={sheet.steps.length} agreed={job.visit.agreedMinutes} unsent={record.unsent.length} />
+        ) : (
+          <p role="status">{visitWords.readingRecord}</p>
+        )}
         <WaitsBar waits={waits} nameOf={nameOf} onStop={stop} />
-        {current ? (
+        {current && isKnown ? (
           <>
             <StepCard
               key={`${current.id} ${progress.states.get(current.id)?.id ?? ""}`}
@@ -89,11 +93,11 @@ export function RunSheetPlace({ minutes: table }: { minutes: MinutesTable }) {
             />
             <StepActs jobId={id} step={current} steps={sheet.steps} />
           </>
-        ) : (
+        ) : isKnown ? (
           <p className={styles.over}>{visitWords.allDone}</p>
-        )}
+        ) : null}
         <Explanations job={job} observations={observations} onEdit={edit} />
-        {next.length ? (
+        {isKnown && next.length ? (
           <section aria-label={visitWords.next}>
             <h3>{visitWords.next}</h3>
             <ul className={styles.next}>

@@ -16,6 +16,8 @@ export type Entered = Pick<VisitEntry, "step" | "state"> & Partial<Omit<VisitEnt
 
 export interface Visit {
   readonly record: VisitRecord;
+  /** What was done before is known: from this device, or because the server answered or could not be asked. */
+  readonly isKnown: boolean;
   readonly enter: (entered: Entered) => void;
 }
 
@@ -23,6 +25,7 @@ export interface Visit {
 export function useVisit(job: string): Visit {
   useKeptPages(job);
   const [record, setRecord] = useState<VisitRecord>(EMPTY_RECORD);
+  const [isKnown, setKnown] = useState(false);
   const latest = useRef(record);
   const { edit, say } = useIntents();
   const tellNews = useJobNews();
@@ -63,7 +66,8 @@ export function useVisit(job: string): Visit {
       keep(
         latest.current.entries.reduce((all, entry) => (all.entries.some(({ id }) => id === entry.id) ? all : withEntry(all, entry)), kept),
       );
-      void sync();
+      if (kept.entries.length > 0) setKnown(true);
+      void sync().finally(() => setKnown(true));
     });
     const timer = setInterval(() => void sync(), EVERY_MS);
     const online = () => void sync();
@@ -82,5 +86,5 @@ export function useVisit(job: string): Visit {
     },
     [keep, sync, who],
   );
-  return { record, enter };
+  return { record, isKnown, enter };
 }

@@ -91,6 +91,7 @@ export const visitWords = {
   checks: "All checks",
   thisCheck: "This check",
   kinds: { row: "Contents", act: "Everyday acts", speaker: "Speakers" },
+  readingRecord: "Reading what was done here …",
   proven: (proven: number, all: number) => `${proven} of ${all} as predicted.`,
   otherwise: (count: number) => `${count} seen otherwise.`,
   displayOf: (device: string, coding: string) => `What the display of ${device} says for ${coding}`,
