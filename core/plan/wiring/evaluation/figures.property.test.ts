@@ -45,4 +45,4 @@ test("a room is worth what it is, whatever the job was from which it was planned
     }),
     tries(120, 3000, 41),
   );
-});
+}, 600_000);
