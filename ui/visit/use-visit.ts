@@ -46,6 +46,8 @@ export function useVisit(job: string): Visit {
   const sync = useCallback(async () => {
     const sent = latest.current;
     const answered = await syncRecord(job, sent);
+    // Shown with the answer, or with what this device keeps; not only once photos are sent too.
+    setKnown(true);
     if (!answered) return;
     // What was ticked while the answer was on its way is still unsent.
     const since = latest.current.entries.filter(({ id }) => !sent.entries.some((entry) => entry.id === id));
@@ -67,7 +69,7 @@ export function useVisit(job: string): Visit {
         latest.current.entries.reduce((all, entry) => (all.entries.some(({ id }) => id === entry.id) ? all : withEntry(all, entry)), kept),
       );
       if (kept.entries.length > 0) setKnown(true);
-      void sync().finally(() => setKnown(true));
+      void sync();
     });
     const timer = setInterval(() => void sync(), EVERY_MS);
     const online = () => void sync();
