@@ -6,7 +6,7 @@ import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { isBackwards } from "./backwards";
 import { gateOf } from "./conditions";
 import { handOn } from "./hand-on";
-import { leavingOn, needsDecoding, turnedBy, whyNotCarry } from "./link";
+import { carriesCodings, leavingOn, needsDecoding, turnedBy, whyNotCarry } from "./link";
 import { listingAt, type Listing } from "./listing";
 import { playOn, whyNotPlay, type Played } from "./play";
 import type { Loss, Reason, UnknownFact } from "./reason";
@@ -176,8 +176,9 @@ function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs
   if (route.passes === null && inputs.some((input) => input.coding !== "lpcm"))
     facts.push({ fact: "passes", device: device.id, port: step.from });
   if (facts.length) return doubtful(facts);
-  const out = handOn({ device, route, listing, format: format ?? undefined }, inputs);
   const link = exitLink(rig, { device: device.id, port: step.to });
+  const carries = link === null || carriesCodings(link);
+  const out = handOn({ device, route, listing, format: format ?? undefined, carriesCodings: carries }, inputs);
   if (out) return sent(link ? leavingOn(link, out, route.blind) : out, null, routeDelay(route));
   const reason = inputs[0] ? whyNothing(rig, step, inputs[0], listing) : null;
   return reason ? stopped([reason]) : nothing;

@@ -22,7 +22,7 @@ const soundRoute = (archetype: string, from: string, to: string): Omit<Desk, "li
   const device = fromShelfOrThrow(archetype, { id: "it" });
   const route = device.routes.find((row): row is SoundRoute => row.kind === "sound" && row.from.includes(from) && row.to.includes(to));
   if (!route) throw new Error("no such route");
-  return { device, route };
+  return { device, route, carriesCodings: true };
 };
 const words = (out: Stream | null) => (out ? `${out.coding} ${out.channels}${out.objects === "none" ? "" : " objects"}` : "nothing");
 

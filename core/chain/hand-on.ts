@@ -10,6 +10,8 @@ export interface Desk {
   readonly listing: Listing;
   /** The value of the route's format setting; undefined where it has none. */
   readonly format: string | undefined;
+  /** Codings can cross the link behind it; over an analogue lead or Bluetooth only decoded sound can. */
+  readonly carriesCodings: boolean;
 }
 
 /**
@@ -26,7 +28,7 @@ export function handOn(desk: Desk, inputs: readonly Stream[]): Stream | null {
 /** What a box without a mind of its own hands on: all that its wires and chips pass, whatever the far end lists. */
 function untouched(desk: Desk, input: Stream | undefined): Stream | null {
   if (!input) return null;
-  if (isBitstream(input.coding)) return native(desk, input, "even-unlisted");
+  if (isBitstream(input.coding)) return desk.carriesCodings ? native(desk, input, "even-unlisted") : null;
   if (bedChannels(input.channels) > bedChannels(desk.route.lpcm)) return null;
   return input.coding === "analogue" && !desk.device.decodes?.some(({ coding }) => coding === "analogue")
     ? null
@@ -34,6 +36,7 @@ function untouched(desk: Desk, input: Stream | undefined): Stream | null {
 }
 
 function formatted(desk: Desk, inputs: readonly Stream[]): Stream | null {
+  if (!desk.carriesCodings) return asLpcm(desk, inputs, "2.0");
   switch (desk.format) {
     case "pcm":
       return asLpcm(desk, inputs, desk.route.pcm);

@@ -49,6 +49,9 @@ export function turnedBy(link: LinkKind, stream: Stream): Stream {
   }
 }
 
-/** A coding that a link cannot take as it is, because the link is no digital one. */
+/** Whether codings can cross a link as they are; an analogue lead and Bluetooth take decoded sound alone. */
+export const carriesCodings = (link: LinkKind): boolean => linkFact(link).turnsInto === "as-sent";
+
+/** A coding that a link cannot take as it is. */
 export const needsDecoding = (coding: Stream["coding"], link: LinkKind): boolean =>
-  linkFact(link).turnsInto !== "as-sent" && codingFact(coding).burst !== null;
+  !carriesCodings(link) && codingFact(coding).burst !== null;

@@ -6,6 +6,7 @@ import { appOnPaper, playerOnPaper } from "@/demo/paper-under-test/arrival";
 import { asOnPaper } from "@/demo/paper-under-test/as-on-paper";
 import { jobOf } from "@/demo/paper-under-test/job";
 import { carries, narrowest, isPaperMode, paperPictureRooms, pictureJobOf, pictureOnPaper } from "@/demo/paper-under-test/picture";
+import { sideCableJob, sideCableOnPaper, sideCables } from "@/demo/paper-under-test/side-cable";
 import { paperRooms } from "@/demo/paper-under-test/room";
 
 test("what arrives in small rooms is what comes out on paper, where nothing of the engine is used", () => {
@@ -17,6 +18,15 @@ test("what arrives in small rooms is what comes out on paper, where nothing of t
       expect(of("tv")).toEqual([appOnPaper(room)]);
     }),
     tries(3000, 60_000, 91),
+  );
+}, 900_000);
+
+test("what arrives beside HDMI, through converters, DACs and Bluetooth, is what comes out on paper", () => {
+  fc.assert(
+    fc.property(sideCables, (room) => {
+      expect(arrivalsOf(sideCableJob(room)).map(asOnPaper)).toEqual([sideCableOnPaper(room)]);
+    }),
+    tries(3000, 60_000, 95),
   );
 }, 900_000);
 

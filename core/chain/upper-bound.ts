@@ -1,8 +1,8 @@
 import { classesJoining, CODINGS, connectorFact, smallerBed, settingFact, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
 import { isTurning, type Condition, type Content, type Device, type Port, type SoundRoute } from "@/core/device";
 import { endKey, type Cable, type CableEnd } from "@/core/job";
-import { handOn } from "./hand-on";
-import { leavingOn, turnedBy, whyNotCarry } from "./link";
+import { handOn, type Desk } from "./hand-on";
+import { carriesCodings, leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listed, Listing } from "./listing";
 import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
 import { cableQuestion, settingQuestion, takersQuestion, type Question } from "./read-set";
@@ -46,7 +46,8 @@ export function bestUpperBound(rig: Rig, hope: BoundQuestion): Stream | null {
  */
 export function arrivalUpperBounds(rig: Rig, { player, source, content, system, freedom }: BoundQuestion): readonly Stream[] {
   const arriving: Stream[] = [];
-  const seen = new Set<string>();
+  // Boxes that can be plugged in a ring could code a stream again for ever: only its fewest lossy codings count at a socket.
+  const fewest = new Map<string, number>();
   const visit = (device: Device, from: string, streams: readonly Stream[]) => {
     for (const route of device.routes) {
       if (route.kind !== "sound" || !route.from.includes(from) || staysShut(rig, device, route.opens, freedom)) continue;
@@ -60,7 +61,12 @@ export function arrivalUpperBounds(rig: Rig, { player, source, content, system, 
         const ahead = linksFrom(rig, exit, freedom);
         if (ahead.length === 0) continue;
         const lists = possibleLists(rig, exit, freedom);
-        const handedOn = everyWayToHandOn(device, route, streams, lists, formatsOf(rig, device, route, freedom));
+        const handedOn = everyWayToHandOn(
+          { device, route, carriesCodings: ahead.some(({ link }) => carriesCodings(link)) },
+          streams,
+          lists,
+          formatsOf(rig, device, route, freedom),
+        );
         for (const { link, end } of ahead) {
           const next = rig.atWill(end.device);
           if (!next) continue;
@@ -68,9 +74,9 @@ export function arrivalUpperBounds(rig: Rig, { player, source, content, system, 
             const sent = leavingOn(link, out, route.blind);
             if (whyNotCarry(sent, link, []) !== null) continue;
             const arrived = turnedBy(link, sent);
-            const key = `${endKey(end)} ${streamKey(arrived)}`;
-            if (seen.has(key)) continue;
-            seen.add(key);
+            const key = `${endKey(end)} ${streamKey({ ...arrived, generations: 0 })}`;
+            if ((fewest.get(key) ?? Infinity) <= arrived.generations) continue;
+            fewest.set(key, arrived.generations);
             visit(next, end.port, [arrived]);
           }
         }
@@ -179,25 +185,24 @@ const staysHushed = (rig: Rig, device: Device, freedom: Freedom): boolean =>
   });
 
 function everyWayToHandOn(
-  device: Device,
-  route: SoundRoute,
+  desk: Pick<Desk, "device" | "route" | "carriesCodings">,
   streams: readonly Stream[],
   lists: readonly Listing[],
   formats: readonly (string | undefined)[],
 ): readonly Stream[] {
+  const { device, route } = desk;
   const byDecoders = remembered.get(device.decodes ?? NO_DECODERS) ?? new WeakMap<SoundRoute, Map<string, readonly Stream[]>>();
   remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
   const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
   byDecoders.set(route, byRoute);
-  const key = `${formats.join()} ${streams.map(streamKey).join("|")} ${lists === POSSIBLE_LISTS ? "" : keyOf(lists)}`;
-  const known = byRoute.get(key) ?? tryEveryList(device, route, formats, streams, lists);
+  const key = `${formats.join()} ${String(desk.carriesCodings)} ${streams.map(streamKey).join("|")} ${lists === POSSIBLE_LISTS ? "" : keyOf(lists)}`;
+  const known = byRoute.get(key) ?? tryEveryList(desk, formats, streams, lists);
   byRoute.set(key, known);
   return known;
 }
 
 function tryEveryList(
-  device: Device,
-  route: SoundRoute,
+  { route, ...desk }: Pick<Desk, "device" | "route" | "carriesCodings">,
   formats: readonly (string | undefined)[],
   streams: readonly Stream[],
   lists: readonly Listing[],
@@ -207,7 +212,7 @@ function tryEveryList(
   const found = new Map<string, Stream>();
   for (const format of formats) {
     for (const list of lists) {
-      const out = handOn({ device, route: wished, listing: list, format }, streams);
+      const out = handOn({ ...desk, route: wished, listing: list, format }, streams);
       if (out) found.set(streamKey(out), out);
     }
   }

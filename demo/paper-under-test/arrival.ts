@@ -15,7 +15,7 @@ export interface PaperArrival {
   readonly arrives: PaperStream | null;
 }
 
-const COUNT: Record<PaperBed, number> = { "2.0": 2, "5.1": 6, "7.1": 8 };
+export const COUNT: Record<PaperBed, number> = { "2.0": 2, "5.1": 6, "7.1": 8 };
 const fewer = (a: PaperBed, b: PaperBed): PaperBed => (COUNT[a] <= COUNT[b] ? a : b);
 const find = (sounds: readonly PaperSound[], coding: PaperCoding) => sounds.find((one) => one.coding === coding);
 
@@ -28,6 +28,9 @@ const FITS: Record<"optical" | "arc" | "earc", readonly PaperCoding[]> = {
   earc: ["ac3", "dts", "eac3", "truehd", "mat", "dts-hd-ma"],
 };
 
+/** Whether a coding fits one stream of 48 kHz frames. */
+export const fitsOptical = (coding: PaperCoding): boolean => FITS.optical.includes(coding);
+
 const through = (sounds: readonly PaperSound[], link: keyof typeof FITS): readonly PaperSound[] =>
   sounds.flatMap((sound) => {
     if (sound.coding === "lpcm") return [link === "earc" ? sound : { ...sound, channels: fewer(sound.channels, "2.0") }];
@@ -35,12 +38,12 @@ const through = (sounds: readonly PaperSound[], link: keyof typeof FITS): readon
   });
 
 /** By optical nothing is reported back: stereo, Dolby Digital and DTS are taken for granted. */
-const GRANTED: readonly PaperSound[] = [
+export const GRANTED: readonly PaperSound[] = [
   { coding: "lpcm", channels: "2.0", objects: false },
   { coding: "ac3", channels: "5.1", objects: false },
   { coding: "dts", channels: "5.1", objects: false },
 ];
-const STEREO = GRANTED.slice(0, 1);
+export const STEREO = GRANTED.slice(0, 1);
 
 /** The return of a room: eARC needs three eARC ends and two switches; ARC needs a wire, two switches and control at both ends. */
 export function returnOf({ tv, bar, wires }: PaperRoom): PaperReturn {
@@ -51,7 +54,7 @@ export function returnOf({ tv, bar, wires }: PaperRoom): PaperReturn {
 }
 
 /** A device that sends sound on, with the list that it sees. */
-interface Sender {
+export interface Sender {
   readonly passes: readonly PaperSound[];
   readonly decodes: readonly PaperSound[];
   readonly lpcm: PaperBed;
@@ -139,7 +142,7 @@ function bitstream(by: Sender, tracks: readonly PaperStream[]): PaperStream | nu
   );
 }
 
-function sent(by: Sender, tracks: readonly PaperStream[]): PaperStream | null {
+export function sent(by: Sender, tracks: readonly PaperStream[]): PaperStream | null {
   switch (by.format) {
     case "pcm":
       return decoded(by, tracks, by.pcm);
@@ -156,7 +159,7 @@ function sent(by: Sender, tracks: readonly PaperStream[]): PaperStream | null {
   }
 }
 
-const mastered = ({ tracks }: PaperContent): readonly PaperStream[] =>
+export const mastered = ({ tracks }: PaperContent): readonly PaperStream[] =>
   tracks.map(({ coding, channels, objects }) => {
     const lossless = LOSSLESS.includes(coding);
     return { coding, channels, objects: objects !== undefined, lossless, codings: lossless ? 0 : 1 };
@@ -215,7 +218,7 @@ function reaching(room: PaperRoom): PaperStream | null {
 }
 
 /** The channels, objects and losslessness that this bar could play of a content; it keeps objects where it can take some form of them that has any. */
-function authored({ content, bar }: PaperRoom): Omit<PaperStream, "coding" | "codings"> {
+function authored({ content, bar }: Pick<PaperRoom, "content" | "bar">): Omit<PaperStream, "coding" | "codings"> {
   const keeps = (coding: PaperCoding) => find(bar.decodes, coding)?.objects ?? false;
   const kept = content.tracks.some(({ coding, objects }) => objects && (keeps(coding) || (objects === "atmos" && keeps("mat"))));
   const tracks = mastered(content).map((track) => ({
@@ -227,7 +230,7 @@ function authored({ content, bar }: PaperRoom): Omit<PaperStream, "coding" | "co
   return tracks.reduce((most, track) => (value(track) > value(most) ? track : most));
 }
 
-function judged(room: PaperRoom, stream: PaperStream | null): PaperArrival {
+export function judged(room: Pick<PaperRoom, "content" | "bar">, stream: PaperStream | null): PaperArrival {
   const { content, bar } = room;
   const decoder = stream && find(bar.decodes, stream.coding);
   const isTooWide = stream?.coding === "lpcm" && decoder && COUNT[stream.channels] > COUNT[decoder.channels];

@@ -1,5 +1,5 @@
 import { returnOf } from "./arrival";
-import type { PaperRoom } from "./room";
+import { FORMATS, type PaperRoom } from "./room";
 
 const SWITCH = ["on", "off"] as const;
 
@@ -19,7 +19,7 @@ export function everySetting(room: PaperRoom): readonly PaperRoom[] {
   return everyReturn(room).flatMap(({ tv, bar }) =>
     ways.flatMap((way) =>
       shown.flatMap((shows) =>
-        (["auto", "bitstream", "pcm", "stereo", "dolby-digital"] as const).flatMap((sends) =>
+        FORMATS.flatMap((sends) =>
           (["auto", "pass-through", "pcm", "dolby-digital"] as const).map((format) => ({
             ...room,
             way,

@@ -20,7 +20,7 @@ export interface PaperRoom {
 /** Through the television and back along its return socket; the same by its optical output; into the bar; out of an extractor by optical. */
 export type PaperWay = "tv-return" | "tv-optical" | "bar-input" | "extractor";
 
-export type PaperCoding = "lpcm" | "ac3" | "eac3" | "truehd" | "mat" | "dts" | "dts-hd-ma";
+export type PaperCoding = "lpcm" | "ac3" | "eac3" | "truehd" | "mat" | "dts" | "dts-hd-ma" | "analogue";
 export type PaperBed = "2.0" | "5.1" | "7.1";
 export type PaperReturn = "none" | "arc" | "earc";
 type OnOff = "on" | "off";
@@ -37,12 +37,12 @@ export interface PaperContent {
   readonly tracks: readonly { readonly coding: PaperCoding; readonly channels: PaperBed; readonly objects?: "atmos" | "dtsx" }[];
 }
 
-interface PaperPlayer {
+export interface PaperPlayer {
   readonly passes: readonly PaperSound[];
   readonly decodes: readonly PaperSound[];
   readonly lpcm: PaperBed;
   readonly makesDolbyDigital: boolean;
-  readonly format: "auto" | "bitstream" | "pcm" | "stereo" | "dolby-digital";
+  readonly format: (typeof FORMATS)[number];
 }
 
 interface PaperTv {
@@ -59,7 +59,7 @@ interface PaperTv {
   readonly cec: OnOff;
 }
 
-interface PaperBar {
+export interface PaperBar {
   readonly decodes: readonly PaperSound[];
   readonly bed: PaperBed;
   readonly heights: 0 | 2;
@@ -70,7 +70,7 @@ interface PaperBar {
   readonly cec: OnOff;
 }
 
-const CONTENTS: readonly PaperContent[] = [
+export const CONTENTS: readonly PaperContent[] = [
   {
     name: "film on disc",
     tracks: [
@@ -110,6 +110,7 @@ const LARGEST: Record<PaperCoding, PaperBed> = {
   mat: "7.1",
   dts: "5.1",
   "dts-hd-ma": "7.1",
+  analogue: "2.0",
 };
 const WITH_OBJECTS: readonly PaperCoding[] = ["eac3", "truehd", "mat", "dts-hd-ma"];
 
@@ -122,29 +123,47 @@ const bed = fc.constantFrom<PaperBed[]>("2.0", "5.1", "7.1");
 const returns = mostly<PaperReturn>(["earc", "earc", "arc"], "none");
 
 /** Most or some of these codings, each with objects or without. */
-const someOf = (codings: readonly PaperCoding[]): fc.Arbitrary<readonly PaperSound[]> =>
+export const someOf = (codings: readonly PaperCoding[]): fc.Arbitrary<readonly PaperSound[]> =>
   fc
     .tuple(fc.oneof(fc.subarray([...codings], { minLength: codings.length - 2 }), fc.subarray([...codings])), fc.boolean())
     .map(([chosen, objects]) =>
       chosen.map((coding) => ({ coding, channels: LARGEST[coding], objects: objects && WITH_OBJECTS.includes(coding) })),
     );
 
-const CODED: readonly PaperCoding[] = ["ac3", "eac3", "truehd", "mat", "dts", "dts-hd-ma"];
+export const CODED: readonly PaperCoding[] = ["ac3", "eac3", "truehd", "mat", "dts", "dts-hd-ma"];
 
 /** LPCM of some bed, and some codings beside it. */
 const withLpcm = (codings: readonly PaperCoding[]): fc.Arbitrary<readonly PaperSound[]> =>
   fc.tuple(bed, someOf(codings)).map(([channels, coded]) => [{ coding: "lpcm", channels, objects: false }, ...coded]);
 
+/** What a player can be set to. */
+export const FORMATS = ["auto", "bitstream", "pcm", "stereo", "dolby-digital"] as const;
+
+export const paperPlayer: fc.Arbitrary<PaperPlayer> = fc.record({
+  passes: someOf(CODED),
+  decodes: someOf(CODED),
+  lpcm: bed,
+  makesDolbyDigital: fc.boolean(),
+  format: fc.constantFrom<PaperPlayer["format"][]>("auto", ...FORMATS),
+});
+
+/** A bar that can take so much. */
+export const onPaperBar = (decodes: fc.Arbitrary<readonly PaperSound[]>): fc.Arbitrary<PaperBar> =>
+  fc.record({
+    decodes,
+    bed,
+    heights: fc.constantFrom(0, 2),
+    mode: mostly<"auto" | "stereo">(["auto"], "stereo"),
+    returns,
+    earc: onOff,
+    arc: onOff,
+    cec: onOff,
+  });
+
 export const paperRooms: fc.Arbitrary<PaperRoom> = fc.record({
   content: fc.constantFrom(...CONTENTS),
   way: fc.constantFrom<PaperWay[]>("tv-return", "tv-return", "tv-optical", "bar-input", "extractor"),
-  player: fc.record({
-    passes: someOf(CODED),
-    decodes: someOf(CODED),
-    lpcm: bed,
-    makesDolbyDigital: fc.boolean(),
-    format: fc.constantFrom<PaperPlayer["format"][]>("auto", "auto", "bitstream", "pcm", "stereo", "dolby-digital"),
-  }),
+  player: paperPlayer,
   tv: fc.record({
     passes: someOf(CODED),
     decodes: someOf(CODED),
@@ -158,16 +177,7 @@ export const paperRooms: fc.Arbitrary<PaperRoom> = fc.record({
     arc: onOff,
     cec: onOff,
   }),
-  bar: fc.record({
-    decodes: withLpcm(CODED),
-    bed,
-    heights: fc.constantFrom(0, 2),
-    mode: mostly<"auto" | "stereo">(["auto"], "stereo"),
-    returns,
-    earc: onOff,
-    arc: onOff,
-    cec: onOff,
-  }),
+  bar: onPaperBar(withLpcm(CODED)),
   wires: returns,
   shows: fc.constantFrom("2ch", "5.1", "screen"),
 });
