@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { device, made, room } from "@/demo/room-under-test";
+import { spelledRooms } from "@/demo/spelled-room-under-test";
 import { arrivalsOf, scoreArrival, solve, solveAgain } from "@/core/chain";
 import { fromShelfOrThrow, type Device, type SoundDescriptor } from "@/core/device";
 import { applyCommand, removeWithCables, type Command, type Job } from "@/core/job";
@@ -12,7 +13,7 @@ const ROOMS: readonly Job[] = [
   ...demoJobNames().map((name) => demoJob(name)),
   ...demoJobNames("systems").map((name) => demoJob(name, "systems")),
 ];
-const anyRoom = fc.constantFrom(...ROOMS);
+const anyRoom = fc.oneof(fc.constantFrom(...ROOMS), spelledRooms);
 
 /** One edit out of everything that can be done to a room, chosen by numbers. */
 function someEdit(job: Job, [kind, which]: readonly [number, number]): Command | null {

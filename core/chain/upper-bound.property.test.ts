@@ -4,11 +4,12 @@ import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bedChannels } from "@/core/facts";
 import { arrivalsOf, listingAt, makeRig, bestUpperBound, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
 import type { Port } from "@/core/device";
-import { applyCommand, chosenSoundSystem, type CableEnd, type Job } from "@/core/job";
-import { possibleChanges, type ChangeKind } from "@/core/plan";
+import { applyCommand, chosenSoundSystem, readJob, type CableEnd, type Job } from "@/core/job";
+import { possibleChanges, smallestChanges, type ChangeKind } from "@/core/plan";
 import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
 import { jobOf } from "@/demo/paper-under-test/job";
 import { paperRooms } from "@/demo/paper-under-test/room";
+import { spelledRooms } from "@/demo/spelled-room-under-test";
 
 const SEED = 48;
 const ROOMS: readonly Job[] = [
@@ -16,7 +17,7 @@ const ROOMS: readonly Job[] = [
   ...demoJobNames("systems").map((name) => demoJob(name, "systems")),
 ];
 
-const anyRoom = fc.oneof(fc.constantFrom(...ROOMS), paperRooms.map(jobOf));
+const anyRoom = fc.oneof(fc.constantFrom(...ROOMS), paperRooms.map(jobOf), spelledRooms);
 
 /** The upper bound of each row, by player, source and content. */
 function boundsOf(job: Job, freedom: Freedom): ReadonlyMap<string, number> {
@@ -56,11 +57,13 @@ describe("what a row could ever be never has a bound below the truth", () => {
       fc.property(anyRoom, fc.array(fc.nat({ max: 5000 }), { minLength: 1, maxLength: 6 }), (room, numbers) => {
         const bounds = boundsOf(room, freedom);
         for (const row of arrivalsOf(after(room, kinds, numbers))) {
+          // Of what nobody knows nothing is promised.
+          if (row.soundVerdict === "unknown") continue;
           const bound = bounds.get(row.id.split("@")[0] ?? "");
           expect(scoreArrival(row), `${room.name} ${row.id}`).toBeLessThanOrEqual(bound ?? 0);
         }
       }),
-      { numRuns: 250, seed: SEED },
+      { numRuns: 300, seed: SEED },
     );
   });
 
@@ -88,7 +91,7 @@ describe("what a row could ever be never has a bound below the truth", () => {
             }
           }
       }),
-      { numRuns: 250, seed: SEED },
+      { numRuns: 300, seed: SEED },
     );
   });
 
@@ -103,5 +106,95 @@ describe("what a row could ever be never has a bound below the truth", () => {
       const all = boundsOf(room, { plugs: true, cables: true });
       for (const [row, bound] of none) expect(all.get(row)).toBeGreaterThanOrEqual(bound);
     }
+  });
+});
+
+describe("what one of two far ends takes, and not the other", () => {
+  const hdmi = (id: string, direction: "in" | "out") => ({
+    id,
+    label: id,
+    connector: "hdmi",
+    direction,
+    maxGbps: 18,
+    hdcp: "2.2",
+    returns: "none",
+  });
+  const listed = (...sounds: readonly string[]) =>
+    sounds.map((words) => ({ coding: words.split(" ")[0], channels: words.split(" ")[1], objects: false }));
+  /** A player before a screen that lists everything, and a bar that is not plugged in yet. */
+  const roomOf = (tracks: readonly object[], decodes: readonly object[]): Job => {
+    const read = readJob({
+      format: "octachord-job",
+      version: 1,
+      name: "Two far ends",
+      brief: { soundSystem: "bar" },
+      devices: [
+        {
+          id: "player",
+          name: "Player",
+          role: "player",
+          ports: [hdmi("out", "out")],
+          sources: [{ id: "disc", name: "disc", kind: "media", contents: [{ id: "film", name: "film", kind: "film", tracks }] }],
+          routes: [
+            {
+              kind: "sound",
+              from: ["disc"],
+              to: ["out"],
+              passes: listed("truehd 7.1", "dts-hd-ma 7.1"),
+              lpcm: "7.1",
+              format: "player-audio",
+            },
+          ],
+          settings: [{ key: "player-audio", options: ["auto", "pcm"], found: "auto" }],
+        },
+        {
+          id: "tv",
+          name: "Television",
+          role: "screen",
+          ports: [hdmi("hdmi1", "in")],
+          display: { maxMode: "3840x2160@60", hdr: [], delayMs: 20, gameDelayMs: 10 },
+          routes: [{ kind: "picture", from: ["hdmi1"], to: ["display"] }],
+          presents: [{ rule: "list", ports: ["hdmi1"], sound: listed("lpcm 7.1", "truehd 7.1", "dts-hd-ma 7.1") }],
+        },
+        {
+          id: "bar",
+          name: "Bar",
+          role: "sound",
+          ports: [hdmi("in", "in")],
+          decodes,
+          speakers: { bed: "5.1" },
+          routes: [{ kind: "sound", from: ["in"], to: ["speakers"] }],
+          presents: [{ rule: "decoders", ports: ["in"] }],
+        },
+      ],
+      cables: [
+        {
+          id: "c",
+          from: { device: "player", port: "out" },
+          to: { device: "tv", port: "hdmi1" },
+          class: "ultra-high-speed",
+          lengthM: 2,
+          returnWires: "earc",
+        },
+      ],
+    });
+    if (!read.ok) throw new Error(JSON.stringify(read.refusal));
+    return read.value;
+  };
+  const byNewCable = (job: Job): readonly string[] =>
+    smallestChanges(job).best.after.map(({ verdict, arrives }) => `${verdict} ${arrives ? `${arrives.coding} ${arrives.channels}` : "-"}`);
+
+  test("LPCM of an odd bed is played as wide as the bar lists it, where a wider one would be silent", () => {
+    // The screen lists 7.1; a bar that takes 1.0 is sent 1.0 once it is plugged in.
+    const job = roomOf([{ coding: "lpcm", channels: "5.1" }], listed("lpcm 1.0"));
+    expect(byNewCable(job)).toEqual(["reduced lpcm 1.0"]);
+  });
+
+  test("a second track is sent where the first is not listed, whatever another screen lists", () => {
+    const tracks = [
+      { coding: "truehd", channels: "5.1" },
+      { coding: "dts-hd-ma", channels: "5.1" },
+    ];
+    expect(byNewCable(roomOf(tracks, listed("lpcm 2.0", "dts-hd-ma 5.1")))).toEqual(["full dts-hd-ma 5.1"]);
   });
 });

@@ -1,11 +1,11 @@
-import { classesJoining, CODINGS, connectorFact, smallerBed, settingFact, type Coding, type LinkKind, type SettingKey } from "@/core/facts";
+import { classesJoining, connectorFact, settingFact, type LinkKind, type SettingKey } from "@/core/facts";
 import { isTurning, type Condition, type Content, type Device, type Port, type SoundRoute } from "@/core/device";
 import { endKey, type Cable, type CableEnd } from "@/core/job";
-import { handOn, type Desk } from "./hand-on";
 import { carriesCodings, leavingOn, turnedBy, whyNotCarry } from "./link";
-import type { Listed, Listing } from "./listing";
-import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
+import type { Listing } from "./listing";
+import { listedAnywhereAt, listedUpperBoundAt } from "./listed-upper-bound";
 import { cableQuestion, settingQuestion, takersQuestion, type Question } from "./read-set";
+import { everyWayToHandOn, EVERYTHING, listsUpTo, POSSIBLE_LISTS } from "./possible-lists";
 import { isAt, type Rig } from "./rig";
 import { whyNotPlay } from "./play";
 import { compareStreams } from "./quality";
@@ -35,7 +35,7 @@ export interface BoundQuestion {
 /** A stream no worse than anything that could arrive. Null: nothing can. */
 export function bestUpperBound(rig: Rig, hope: BoundQuestion): Stream | null {
   return arrivalUpperBounds(rig, hope).reduce<Stream | null>(
-    (best, stream) => (compareStreams(stream, best, hope.system) > 0 ? stream : best),
+    (best, stream) => (compareStreams(stream, best, decodingAll(hope.system)) > 0 ? stream : best),
     null,
   );
 }
@@ -44,7 +44,8 @@ export function bestUpperBound(rig: Rig, hope: BoundQuestion): Stream | null {
  * Every stream that could arrive: an upper bound, never below the truth. Gates are open, every list is assumed,
  * unknown facts are the best there are. Where everything is plugged as it stays, all that the answer rests on is asked of the rig.
  */
-export function arrivalUpperBounds(rig: Rig, { player, source, content, system, freedom }: BoundQuestion): readonly Stream[] {
+export function arrivalUpperBounds(rig: Rig, { player, source, content, freedom, ...asked }: BoundQuestion): readonly Stream[] {
+  const system = decodingAll(asked.system);
   const arriving: Stream[] = [];
   // Boxes that can be plugged in a ring could code a stream again for ever: only its fewest lossy codings count at a socket.
   const fewest = new Map<string, number>();
@@ -77,32 +78,25 @@ export function arrivalUpperBounds(rig: Rig, { player, source, content, system, 
             const key = `${endKey(end)} ${streamKey({ ...arrived, generations: 0 })}`;
             if ((fewest.get(key) ?? Infinity) <= arrived.generations) continue;
             fewest.set(key, arrived.generations);
-            visit(next, end.port, [arrived]);
+            visit(decodingAll(next), end.port, [arrived]);
           }
         }
       }
     }
   };
-  visit(player, source, streamsOf(content));
+  visit(decodingAll(player), source, streamsOf(content));
   return arriving;
 }
 
-const listing = (...rows: readonly (readonly [Coding, "2.0" | "5.1" | "7.1"])[]): Listing => ({
-  sounds: new Map(rows.map(([coding, channels]) => [coding, { channels, objects: true }])),
-  unknown: null,
-});
+const withEverything = new WeakMap<Device, Device>();
 
-/** Lists that bring out every branch of the rule by which a device chooses what to send. */
-const POSSIBLE_LISTS: readonly Listing[] = [
-  // Everything that can be advertised, each coding with the largest bed it can hold.
-  listing(...CODINGS.flatMap(({ id, maxChannels }) => (id === "analogue" ? [] : [[id, maxChannels > 6 ? "7.1" : "5.1"] as const]))),
-  listing(["lpcm", "7.1"]),
-  listing(["lpcm", "5.1"]),
-  listing(["lpcm", "2.0"], ["ac3", "5.1"], ["eac3", "7.1"]),
-  listing(["lpcm", "2.0"], ["ac3", "5.1"]),
-  listing(["lpcm", "2.0"], ["dts", "5.1"]),
-  listing(["lpcm", "2.0"]),
-];
+/** A device whose decoders nobody knows may have all of them. Devices are never changed in place, so each is made once. */
+function decodingAll(device: Device): Device {
+  if (device.decodes !== null) return device;
+  const known = withEverything.get(device) ?? { ...device, decodes: EVERYTHING };
+  withEverything.set(device, known);
+  return known;
+}
 
 /** Lists that are possible at a socket: no more than could be advertised there, as it is plugged or, where that is free, however it may be. */
 function possibleLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
@@ -110,45 +104,6 @@ function possibleLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): re
   if (plugs || cables) return port ? listsUpTo(listedAnywhereAt(rig.job.devices, port)) : POSSIBLE_LISTS;
   return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(listedUpperBoundAt(rig, exit)), POSSIBLE_LISTS);
 }
-
-/** Few different lists are possible, so what each allows is worked out once. */
-const upTo = new Map<string, readonly Listing[]>();
-const upToThis = new WeakMap<NonNullable<ListedUpperBound>, readonly Listing[]>();
-
-function listsUpTo(most: ListedUpperBound): readonly Listing[] {
-  if (most === null) return POSSIBLE_LISTS;
-  const found = upToThis.get(most);
-  if (found) return found;
-  const words = [...most].map(([coding, { channels, objects }]) => `${coding} ${channels} ${String(objects)}`).join();
-  const known = upTo.get(words) ?? listsWithin(most);
-  upTo.set(words, known);
-  upToThis.set(most, known);
-  return known;
-}
-
-function listsWithin(most: NonNullable<ListedUpperBound>): readonly Listing[] {
-  const lists = POSSIBLE_LISTS.map(({ sounds }) =>
-    [...sounds].flatMap(([coding, { channels }]): [Coding, Listed][] => {
-      const listed = most.get(coding);
-      return listed ? [[coding, { channels: smallerBed(channels, listed.channels), objects: listed.objects }]] : [];
-    }),
-  );
-  const different = new Map(lists.map((rows) => [JSON.stringify(rows), rows]));
-  return [...different.values()].map((rows): Listing => ({ sounds: new Map(rows), unknown: null }));
-}
-
-/** Lists are computed once for a socket, and turned into a key once. */
-const wordsOf = new WeakMap<readonly Listing[], string>();
-
-function keyOf(lists: readonly Listing[]): string {
-  const known = wordsOf.get(lists) ?? JSON.stringify(lists.map(({ sounds }) => [...sounds]));
-  wordsOf.set(lists, known);
-  return known;
-}
-
-/** Decoders and routes are never changed in place, so what one makes of a stream along the other can be remembered. */
-const remembered = new WeakMap<object, WeakMap<SoundRoute, Map<string, readonly Stream[]>>>();
-const NO_DECODERS = {};
 
 /** The value of a setting that stays as it is; null: it is free, or nobody knows it. */
 const stayingValue = (rig: Rig, device: Device, key: SettingKey, { settings, fixed }: Freedom): string | null =>
@@ -183,41 +138,6 @@ const staysHushed = (rig: Rig, device: Device, freedom: Freedom): boolean =>
     const value = stayingValue(rig, device, key, freedom);
     return value !== null && value !== settingFact(key).usual;
   });
-
-function everyWayToHandOn(
-  desk: Pick<Desk, "device" | "route" | "carriesCodings">,
-  streams: readonly Stream[],
-  lists: readonly Listing[],
-  formats: readonly (string | undefined)[],
-): readonly Stream[] {
-  const { device, route } = desk;
-  const byDecoders = remembered.get(device.decodes ?? NO_DECODERS) ?? new WeakMap<SoundRoute, Map<string, readonly Stream[]>>();
-  remembered.set(device.decodes ?? NO_DECODERS, byDecoders);
-  const byRoute = byDecoders.get(route) ?? new Map<string, readonly Stream[]>();
-  byDecoders.set(route, byRoute);
-  const key = `${formats.join()} ${String(desk.carriesCodings)} ${streams.map(streamKey).join("|")} ${lists === POSSIBLE_LISTS ? "" : keyOf(lists)}`;
-  const known = byRoute.get(key) ?? tryEveryList(desk, formats, streams, lists);
-  byRoute.set(key, known);
-  return known;
-}
-
-function tryEveryList(
-  { route, ...desk }: Pick<Desk, "device" | "route" | "carriesCodings">,
-  formats: readonly (string | undefined)[],
-  streams: readonly Stream[],
-  lists: readonly Listing[],
-): readonly Stream[] {
-  const wished =
-    route.passes === null ? { ...route, passes: streams.map(({ coding, channels }) => ({ coding, channels, objects: true })) } : route;
-  const found = new Map<string, Stream>();
-  for (const format of formats) {
-    for (const list of lists) {
-      const out = handOn({ ...desk, route: wished, listing: list, format }, streams);
-      if (out) found.set(streamKey(out), out);
-    }
-  }
-  return [...found.values()];
-}
 
 /**
  * Where a socket could lead. A cable's output end stays where it is; with free plugs its other end may sit in any input, with free

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { spelledRooms } from "@/demo/spelled-room-under-test";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
 import { movedRows, possibleChanges, smallestChanges } from "@/core/plan";
 import { arrivalsOf, compareStreams, idealForms, solve, solveAgain, type Arrival } from "@/core/chain";
@@ -12,15 +13,17 @@ const ROOMS: readonly Job[] = [
   ...demoJobNames("systems").map((name) => demoJob(name, "systems")),
 ];
 
-/** A room of the demo after a few changes, each chosen by a number. */
-const disturbed = fc.tuple(fc.constantFrom(...ROOMS), fc.array(fc.nat(), { maxLength: 5 })).map(([room, numbers]): Job =>
-  numbers.reduce((job, number) => {
-    const changes = possibleChanges(job);
-    const change = changes[number % changes.length];
-    const applied = change && applyCommand(job, change.command);
-    return applied?.ok ? applied.value.job : job;
-  }, room),
-);
+/** A room of the demo, or one spelled out by hand, after a few changes, each chosen by a number. */
+const disturbed = fc
+  .tuple(fc.oneof(fc.constantFrom(...ROOMS), spelledRooms), fc.array(fc.nat(), { maxLength: 5 }))
+  .map(([room, numbers]): Job =>
+    numbers.reduce((job, number) => {
+      const changes = possibleChanges(job);
+      const change = changes[number % Math.max(1, changes.length)];
+      const applied = change && applyCommand(job, change.command);
+      return applied?.ok ? applied.value.job : job;
+    }, room),
+  );
 
 const systemOf = (job: Job, { system }: Arrival) => job.devices.find(({ id }) => id === system);
 const withDecoders = (
@@ -119,8 +122,12 @@ test("changes never misses a single change that lifts a row and lowers none", ()
       const lifting = possibleChanges(job).some((change) => {
         const applied = applyCommand(job, change.command);
         if (!applied.ok) return false;
-        const { lifts, lowers, pictureLifts, pictureLowers } = movedRows(before.rows, solveAgain(before, applied.value.job).rows);
-        return lifts.length + pictureLifts.length > 0 && lowers.length + pictureLowers.length === 0;
+        const after = solveAgain(before, applied.value.job);
+        const { lifts, lowers, pictureLifts, pictureLowers } = movedRows(before.rows, after.rows);
+        // A picture on one screen more is no row that stood lower before, and of what nobody knows nothing is promised.
+        const isKnown = (id: string) => before.rows.some((row) => row.id === id);
+        const isSure = after.rows.every(({ soundVerdict }) => soundVerdict !== "unknown");
+        return isSure && [...lifts, ...pictureLifts].some(isKnown) && lowers.length + pictureLowers.length === 0;
       });
       if (!lifting || job.brief.surround === "plain") return;
       lifted += 1;

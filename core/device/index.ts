@@ -48,3 +48,4 @@ export { Dials, LevelDial, TimeDial } from "./dials";
 export { unitsOf } from "./units-of";
 export { Slug } from "./slug";
 export { SpeakerUnit, UNIT_SIDES, type SpeakerDriver, type SpeakerUnitInput, type UnitFeed } from "./unit";
+export { socketLikeness } from "./socket-likeness";

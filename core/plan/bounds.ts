@@ -15,6 +15,7 @@ import {
 } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { SettingKey } from "@/core/facts";
+import { present } from "@/core/outcome";
 import { applyCommand, chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { CHANGE_COST, type Change, type ChangeKind } from "./changes";
 import { bestPictureByPlugs, bestPictureScore } from "./picture-bound";
@@ -59,13 +60,22 @@ export interface Room {
 export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: readonly Change[] = []): Bounds {
   const free: Freedom = { plugs: kinds.includes("plug"), cables: kinds.includes("cable") };
   const screens = new Map(start.units.map((unit) => [unit.key, screensOf(unit)]));
-  const worth = (solved: Solved, unit: SolvedUnit) => worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
+  const asFound = (solved: Solved, unit: SolvedUnit) => worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
   const rooms = [start.job, ...boxes.flatMap(({ command }) => appliedTo(start.job, command))];
-  const evers = new Map(
+  const bounds = new Map(
     start.units.map((unit) => {
       const bound = rooms.map((job) => boundIn(job, makeRig(job, start.state), unit, free, screens.get(unit.key) ?? []));
-      return [unit.key, [worth(start, unit), ...bound].reduce(higherOf)] as const;
+      return [unit.key, bound.reduce(higherOf)] as const;
     }),
+  );
+  // What nobody knows is worth no more than could come of it.
+  const worth = (solved: Solved, unit: SolvedUnit): UnitWorth => {
+    const found = asFound(solved, unit);
+    const isUnsure = unit.rows.some(({ soundVerdict }) => soundVerdict === "unknown");
+    return isUnsure ? { ...found, sound: Math.min(found.sound, present(bounds.get(unit.key), "the bound of a content").sound) } : found;
+  };
+  const evers = new Map(
+    start.units.map((unit) => [unit.key, higherOf(worth(start, unit), present(bounds.get(unit.key), "the bound of a content"))]),
   );
   const ever = (unit: string): UnitWorth => {
     const known = evers.get(unit);

@@ -1,5 +1,6 @@
 import { cableQuestion, deviceQuestion, settingQuestion, takersQuestion, takesReturnsAt, type Question } from "@/core/chain";
-import { stepsOf, type CableEnd, type Job } from "@/core/job";
+import { cableAt, stepsOf, whyNotLay, type CableEnd, type Job } from "@/core/job";
+import { socketLikeness, type Device } from "@/core/device";
 import type { Change } from "./changes";
 
 /** What a change is known by, and what it may give another answer to. */
@@ -54,4 +55,55 @@ export const socketsOf = ({ command }: Change): readonly Question[] =>
 export function meets(asked: ReadonlySet<Question>, questions: ReadonlySet<Question>): boolean {
   for (const question of questions) if (asked.has(question)) return true;
   return false;
+}
+
+/** Jobs are never changed in place, so what is in the way of plugs into a device is found once for the same cables. */
+const inTheWay = new WeakMap<Job["cables"], WeakMap<Device, Map<Question, readonly Question[]>>>();
+
+/**
+ * Questions, and about each output among them also what is in the way of its plug: a socket that is taken, the wide stick beside one, a loop. A
+ * change there gives no other answer by itself, but lets another change give one.
+ */
+export function withWhatIsInTheWay(job: Job, questions: ReadonlySet<Question>): ReadonlySet<Question> {
+  const known = inTheWay.get(job.cables) ?? new WeakMap<Device, Map<Question, readonly Question[]>>();
+  inTheWay.set(job.cables, known);
+  const all = new Set(questions);
+  for (const { id, ports } of job.devices)
+    for (const port of ports) {
+      const out = { device: id, port: port.id };
+      const question = cableQuestion(out);
+      if (port.direction !== "out" || !questions.has(question)) continue;
+      for (const device of job.devices) {
+        const ofDevice = known.get(device) ?? new Map<Question, readonly Question[]>();
+        known.set(device, ofDevice);
+        const found = ofDevice.get(question) ?? inTheWayInto(device, job, out);
+        ofDevice.set(question, found);
+        for (const one of found) all.add(one);
+      }
+    }
+  return all;
+}
+
+/** What is in the way of a plug into the inputs of a device. Where an equal socket is open, nobody has to make room. */
+function inTheWayInto(device: Device, job: Job, out: CableEnd): readonly Question[] {
+  const own = cableAt(job, out);
+  const leaves = (id: string) => job.cables.filter(({ from }) => from.device === id);
+  const inputs = device.ports.map((port) => {
+    const into = { device: device.id, port: port.id };
+    return { into, likeness: socketLikeness(device, port), refusal: whyNotLay(job, out, into, own?.id) };
+  });
+  const open = new Set(inputs.flatMap(({ refusal, likeness }) => (refusal === null ? [likeness] : [])));
+  return inputs.flatMap(({ into, likeness, refusal }): readonly Question[] => {
+    if (open.has(likeness)) return [];
+    switch (refusal?.code) {
+      case "socket-taken":
+        return [cableQuestion(into)];
+      case "socket-covered":
+        return leaves(refusal.by).map(({ to }) => cableQuestion(to));
+      case "cable-loop":
+        return refusal.devices.flatMap(leaves).flatMap(({ to }) => (refusal.devices.includes(to.device) ? [cableQuestion(to)] : []));
+      default:
+        return [];
+    }
+  });
 }

@@ -9,7 +9,7 @@ export interface UnitWorth {
   readonly pictures: ReadonlyMap<string, number>;
 }
 
-/** Stands for "some screen" where a content reached none when the search began. */
+/** Stands for "some screen" where a content lit none when the search began. */
 export const ANY_SCREEN = "";
 
 /** A picture counts as much in a sum as a step from one sound verdict to the next. */
@@ -28,12 +28,12 @@ export function worthOf(job: Job, rows: readonly Arrival[], screens: readonly st
   return { sound: Math.min(...rows.map((row) => wishedScoreOf(job, row))), pictures: new Map(pictures) };
 }
 
-/** The screens that matter for a content: those it reaches, or any one where it reaches none. */
+/** The screens that matter for a content: those it reaches, and any one where it lights none of them. */
 export function screensOf({ rows }: Pick<SolvedUnit, "rows">): readonly string[] {
   const content = rows[0]?.content;
   if (!content?.picture) return [];
   const reached = rows.flatMap(({ screen }) => screen ?? []);
-  return reached.length ? reached : [ANY_SCREEN];
+  return rows.some(({ picture }) => picture) ? reached : [...reached, ANY_SCREEN];
 }
 
 /** Whether one worth is nowhere less than another. */

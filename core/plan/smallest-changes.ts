@@ -3,7 +3,7 @@ import type { SettingState } from "@/core/device";
 import { applyCommand, stepsOf, type Command, type Job } from "@/core/job";
 import { ALIKE, BestSoFar, type Solution } from "./best-so-far";
 import { makeBounds, type Bounds, type Room } from "./bounds";
-import { asked, meets, socketsOf, type ChangeQuestions } from "./change-questions";
+import { asked, meets, socketsOf, withWhatIsInTheWay, type ChangeQuestions } from "./change-questions";
 import { costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
 import { PriorityQueue } from "./priority-queue";
 import { delayChange } from "./delay-change";
@@ -176,7 +176,7 @@ function partsOf(search: Search, record: BestSoFar, node: Node & { readonly solv
   if (low.length === 0 || record.isBeyond({ most, estimate: node.cost })) return [];
   const useful = usefulChanges(search, node);
   const touching = low.map((one) => {
-    const asked = askedWhereLow(bounds, room, one);
+    const asked = withWhatIsInTheWay(solved.job, askedWhereLow(bounds, room, one));
     return { asked, changes: useful.filter(({ questions }) => meets(asked, questions)) };
   });
   const branched = touching.reduce((least, one) => (one.changes.length < least.changes.length ? one : least));

@@ -1,6 +1,6 @@
 import { childAddress, ROOT } from "@/core/cec";
 import { present } from "@/core/outcome";
-import { hasReturn, type Device, type HdmiPort, type Port } from "@/core/device";
+import { hasReturn, socketLikeness, type Device, type HdmiPort, type Port } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
 
 /** Sockets of one device that are equal in every fact, so that one serves as well as another. */
@@ -85,31 +85,8 @@ export function takenBy(cables: readonly Pick<Cable, "from" | "to">[]): TakenSoc
 const leadsOn = (device: Device, port: string): boolean =>
   device.routes.some(({ kind, from }) => kind === "picture" && from.includes(port));
 
-/** Sockets are never changed in place, so what makes two of them equal is computed once. */
-const remembered = new WeakMap<Port, string>();
-
-function likenessOf(device: Device, port: Port): string {
-  const known = remembered.get(port) ?? likeness(device, port);
-  remembered.set(port, known);
-  return known;
-}
-
-/** Everything that is true of a socket, with its own name left out wherever it is: each input of a switch is chosen by its own. */
-function likeness(device: Device, port: Port): string {
-  const { id, label: _label, ...facts } = port;
-  // Where it is among others it counts the same with each of them, whatever the order.
-  const nameless = (_key: string, value: unknown): unknown =>
-    Array.isArray(value) && value.includes(id) ? ["itself, one of", value.length] : value === id ? "itself" : value;
-  const told = (value: unknown): readonly string[] => [JSON.stringify(value, nameless)].filter((words) => words.includes('"itself'));
-  return JSON.stringify([
-    JSON.stringify(facts, nameless),
-    device.routes.flatMap(told),
-    device.presents.flatMap(told),
-    device.settings.flatMap(({ key, found, planned }) => told({ key, found, planned })),
-    device.control.joins === null || device.control.joins.includes(id),
-    hasAddress(device, id),
-  ]);
-}
+/** Everything that tells one socket from another in a plan, the control bus included. */
+const likenessOf = (device: Device, port: Port): string => `${socketLikeness(device, port)} ${String(hasAddress(device, port.id))}`;
 
 /** An input past the fifteenth gives nobody an address. Source: HDMI 1.4 §8.7 (four bits for each input). */
 const hasAddress = ({ ports }: Device, id: string): boolean => {
