@@ -29,18 +29,20 @@ export const AGREES_M = 0.15;
 
 /**
  * What was heard beside what was measured, for the speakers of one system. A recording tells differences alone, so the distances by sound
- * hang on that of the first speaker that was heard and has one.
+ * are fitted to those by tape: by the middle one of all speakers that have both, those that were heard clearly first.
  */
 export function compareHeard({ space }: RoomScene, speakers: readonly Speaker[], heard: readonly HeardDifference[]): readonly Compared[] {
   const seat = mainSeat(space);
   const tape = seat ? distancesFrom(space, speakers, seat.id) : [];
   const of = ({ channel }: Speaker) => heard.find((one) => one.channel === channel);
   const anchors = speakers.flatMap((speaker, index) => {
-    const [diff, metres] = [of(speaker)?.distanceDiffM ?? null, tape[index]?.metres ?? null];
-    return diff === null || metres === null || speaker.channel === "LFE" ? [] : [metres - diff];
+    const [one, metres] = [of(speaker), tape[index]?.metres ?? null];
+    const diff = one?.distanceDiffM ?? null;
+    return !one || diff === null || metres === null || speaker.channel === "LFE" ? [] : [{ at: metres - diff, isClear: one.trusted }];
   });
+  const clear = anchors.filter(({ isClear }) => isClear);
   // The middle one of them, so that one wrong tape does not move them all.
-  const sorted = anchors.toSorted((a, b) => a - b);
+  const sorted = (clear.length ? clear : anchors).map(({ at }) => at).toSorted((a, b) => a - b);
   const anchor = sorted.length
     ? ((sorted[Math.floor((sorted.length - 1) / 2)] ?? 0) + (sorted[Math.floor(sorted.length / 2)] ?? 0)) / 2
     : null;
