@@ -25,7 +25,7 @@ export {
   remoteLimits,
   remotePoints,
 } from "./musts";
-export { pointsOf } from "./points";
+export { mostPoints, pointsOf } from "./points";
 export { presetOf, readWeights, TUNABLE, TUNABLE_NAMES, writeWeights } from "./read-weights";
 export {
   ACTS_SHARE,

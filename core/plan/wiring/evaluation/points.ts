@@ -5,7 +5,7 @@ import { commonActs, remotesNeeded } from "./everyday-acts";
 import type { WeighedFigures } from "./figures";
 import { allowsRemotes, hopePoints, remotePoints } from "./musts";
 import type { WiringSpace } from "../space";
-import { UNPLUGGED_POINTS, type Weights } from "./weights";
+import { HOPE_POINTS, UNPLUGGED_POINTS, type Weights } from "./weights";
 
 /** What a wired room is worth by the weights, in points; null where it takes more remotes than there may be. */
 export function pointsOf(
@@ -32,3 +32,7 @@ export function pointsOf(
     effortPoints(figures, weights)
   );
 }
+
+/** No plan has more points: everything whole and as easy as can be, every hope given, nothing spent. */
+export const mostPoints = (space: WiringSpace, weights: Weights): number =>
+  weights.sound + weights.picture + weights.ease + space.hopes.length * HOPE_POINTS;

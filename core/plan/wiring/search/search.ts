@@ -8,7 +8,7 @@ import { PriorityQueue } from "../../priority-queue";
 import { expand } from "./expand";
 import { topologyNode, type OpenNode, type SearchState } from "./open-nodes";
 import { hasSound, boundTopology, type BoundedTopology } from "./bounded-topology";
-import type { Weights } from "../evaluation";
+import { mostPoints, type Weights } from "../evaluation";
 
 /** The best plan of each school, the best of all first, and how sure that is. */
 export interface PlanSearch {
@@ -42,6 +42,9 @@ export interface PlanOptions {
   readonly floor?: number;
 }
 
+/** So much of the time at most goes into laying out topologies; what is left of it is for searching those that were. */
+const LAYING_OUT_SHARE = 0.5;
+
 /**
  * Finds the best plan of every school for the given weights, by branch and bound. A topology is bounded by the reach of its sockets, a
  * configuration by a relaxed assignment of players to sockets; assignments are solved, estimated and played through the full engine, and
@@ -66,11 +69,18 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const toBeat = () => Math.max(floor, found.points);
   const toWin = run(toBeat);
   const wanted = schoolsWanted(space);
-  const topologiesOn = (by: PlanContext, sets: ReturnType<typeof boxSets>): readonly BoundedTopology[] =>
-    [...topologiesOf(space, sets)].flatMap((topology) => {
+  const isLaidOut = () => clock !== undefined && clock() - begun > mostMs * LAYING_OUT_SHARE;
+  let isCut = false;
+  const topologiesOn = (by: PlanContext, sets: ReturnType<typeof boxSets>): readonly BoundedTopology[] => {
+    const laid: BoundedTopology[] = [];
+    for (const topology of topologiesOf(space, sets)) {
       const schools = schoolsOf(space, topology).filter((school) => wanted.includes(school));
-      return schools.length ? [boundTopology(by, topology, schools)] : [];
-    });
+      if (schools.length) laid.push(boundTopology(by, topology, schools));
+      isCut = isLaidOut();
+      if (isCut) break;
+    }
+    return laid;
+  };
   // There are few topologies without a box, so a first plan is there at once.
   const sets = boxSets(space);
   const bare = sets.filter((set) => set.length === 0);
@@ -88,11 +98,13 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const isSilent = found.best.size === 0 && floor === -Infinity;
   const pending = bounded.filter((one) => isSilent || hasSound(one));
   const silent = isSilent ? explore(run(toBeat, false), pending, isOver) : -Infinity;
-  const gap = gapOf(Math.max(heard, silent), toBeat());
+  // What was not laid out for want of time could be as good as anything.
+  const unseen = isCut ? mostPoints(space, weights) : -Infinity;
+  const gap = gapOf(Math.max(heard, silent, unseen), toBeat());
   const provenAfter = clock ? clock() - begun : null;
   // The winner is known; now the best of every other school, for comparison.
   const ofEach = run((school) => found.best.get(school)?.points ?? -Infinity, !isSilent);
-  const missed = onlyBest ? Infinity : explore(ofEach, pending, isOver);
+  const missed = onlyBest ? Infinity : Math.max(unseen, explore(ofEach, pending, isOver));
   const plans = [...found.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
   return {
     plans,
