@@ -9,6 +9,8 @@ const UNIT = [
   "core/chain/paper.property.test.ts",
   "core/plan/paper-changes.property.test.ts",
   "core/plan/paper-plans.property.test.ts",
+  "core/plan/wander.property.test.ts",
+  "cli/spelled-rooms.test.ts",
   "demo/check.test.ts",
   "core/plan/wiring/evaluation",
   "core/plan/wiring/search",
