@@ -190,3 +190,13 @@ describe("the cures of a whole room", () => {
     }
   });
 });
+
+describe("the list of what betters most acts", () => {
+  test("counts no act that is about something else then: a disc player off the bus is not watched, so no volume key got better", () => {
+    const household = householdOf(demoJob("08-matrix-two-screens", "systems"));
+    expect(roomCures(household).flatMap(({ betters }) => betters)).toEqual([]);
+    const extractor = roomCures(householdOf(demoJob("07-extractor-arc", "systems")));
+    const adapters = extractor.filter(({ cure }) => cure.cure === "adapter");
+    expect(adapters.map(({ betters }) => betters)).toEqual([["wake:disc"]]);
+  });
+});

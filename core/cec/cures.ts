@@ -43,7 +43,7 @@ export function curesOf(
   isOver: () => boolean = () => false,
 ): readonly Cure[] {
   if (judged.verdict.verdict === "as-wished") return [];
-  const all = ranksOf(household);
+  const all = playedActs(household);
   const before = rankOf(judged.verdict);
   const sounding = household.solved.rows.filter(({ arrives }) => arrives).length;
   const better = cureCandidates(household, state, concernedIn(household, judged)).flatMap((candidate) => {
@@ -53,7 +53,7 @@ export function curesOf(
     if (!changed || !other || rankOf(other.verdict) >= before || !isAboutTheSame(household, judged, changed, other)) return [];
     const cost = loweredRows(household, changed);
     if (cost.silences > 0 && cost.silences === sounding) return [];
-    return [{ cure: { ...candidate, ...cost, worsens: movedActs(all, changed).worse }, rank: rankOf(other.verdict) }];
+    return [{ cure: { ...candidate, ...cost, worsens: movedActs(household, all, changed).worse }, rank: rankOf(other.verdict) }];
   });
   better.sort((a, b) => a.rank - b.rank || byTrouble(a.cure, b.cure));
   const rules = judged.act.act === "screen-on" ? otherActs(household) : [];
@@ -88,28 +88,34 @@ export function roomCures(
   state: SettingState = "planned",
   isOver: () => boolean = () => false,
 ): readonly WeighedCure[] {
-  const all = ranksOf(household);
-  if ([...all.values()].every((rank) => rank === 0)) return [];
+  const all = playedActs(household);
+  if ([...all.values()].every((judged) => rankOfAct(judged) === 0)) return [];
   const weighed = cureCandidates(household, state).flatMap((candidate): WeighedCure[] => {
     if (isOver()) return [];
     const changed = householdAfter(household, candidate, state);
     if (!changed || loweredRows(household, changed).lowers > 0) return [];
-    const { better, worse } = movedActs(all, changed);
+    const { better, worse } = movedActs(household, all, changed);
     return better.length ? [{ cure: { ...candidate, lowers: 0, silences: 0, worsens: worse }, betters: better }] : [];
   });
   const gain = ({ betters, cure }: WeighedCure) => betters.length - cure.worsens.length;
   return weighed.toSorted((a, b) => gain(b) - gain(a) || byTrouble(a.cure, b.cure));
 }
 
-/** How each act of a room goes, as a number that is 0 where it goes as wanted. */
-const ranksOf = (household: Household): ReadonlyMap<string, number> =>
-  new Map(actsOf(household).map((act) => [eventOf(act), rankIn(household, act)]));
+/** The acts of a room as they are judged, by their events; null: one that cannot be played. */
+const playedActs = (household: Household): ReadonlyMap<string, JudgedAct | null> =>
+  new Map(actsOf(household).map((act) => [eventOf(act), judgeAct(household, act)]));
 
-/** The acts that go better and those that go worse in a changed room. One that only one of the two rooms knows is neither. */
-function movedActs(before: ReadonlyMap<string, number>, changed: Household) {
+/**
+ * The acts that go better and those that go worse in a changed room. One that only one of the two rooms knows is neither, nor one that is about
+ * something else there: a player that was moved makes no input go better.
+ */
+function movedActs(household: Household, before: ReadonlyMap<string, JudgedAct | null>, changed: Household) {
   const moved = actsOf(changed).flatMap((act) => {
-    const was = before.get(eventOf(act));
-    return was === undefined ? [] : [{ event: eventOf(act), by: rankIn(changed, act) - was }];
+    const event = eventOf(act);
+    const was = before.get(event);
+    if (was === undefined) return [];
+    const now = judgeAct(changed, act);
+    return was && now && !isAboutTheSame(household, was, changed, now) ? [] : [{ event, by: rankOfAct(now) - rankOfAct(was) }];
   });
   return {
     better: moved.filter(({ by }) => by < 0).map(({ event }) => event),
@@ -139,11 +145,6 @@ function concernedIn({ stations }: Household, { verdict, played }: JudgedAct): R
   return new Set([...missed, ...strange, ...quarrel, ...played.pressed.map(({ device }) => device)]);
 }
 
-const rankIn = (household: Household, act: Act): number => {
-  const judged = judgeAct(household, act);
-  return judged ? rankOf(judged.verdict) : Infinity;
-};
-
 function loweredRows({ solved: before }: Household, { solved: after }: Household): { readonly lowers: number; readonly silences: number } {
   const now = new Map(after.rows.map((row) => [row.id, row]));
   const lowered = before.rows.filter((row) => {
@@ -162,14 +163,14 @@ export function conflictCures(
   conflict: Conflict,
   state: SettingState = "planned",
 ): readonly Extract<Cure, Candidate>[] {
-  const all = ranksOf(household);
+  const all = playedActs(household);
   const before = new Set(conflictsOf(household, state).map((one) => JSON.stringify(one)));
   const gone = cureCandidates(household, state).flatMap((candidate) => {
     const changed = householdAfter(household, candidate, state);
     const left = changed && conflictsOf(changed, state).map((one) => JSON.stringify(one));
     if (!changed || !left || left.includes(JSON.stringify(conflict)) || left.some((one) => !before.has(one))) return [];
     const lowered = loweredRows(household, changed);
-    const { worse } = movedActs(all, changed);
+    const { worse } = movedActs(household, all, changed);
     return lowered.silences > 0 && worse.length > 0 ? [] : [{ ...candidate, ...lowered, worsens: worse }];
   });
   return gone.toSorted(byTrouble);
@@ -193,3 +194,4 @@ function programmedRemote(household: Household, { act, verdict }: JudgedAct): re
 const RANKS = { "as-wished": 0, "with-a-step": 1, fails: 2, unstable: 3 } as const;
 const rankOf = (verdict: ActVerdict): number =>
   RANKS[verdict.verdict] * 10 + ("misses" in verdict ? Math.min(9, verdict.misses.length) : 0);
+const rankOfAct = (judged: JudgedAct | null): number => (judged ? rankOf(judged.verdict) : Infinity);
