@@ -26,7 +26,7 @@ test("what arrives beside HDMI, through converters, DACs and Bluetooth, is what 
     fc.property(sideCables, (room) => {
       expect(arrivalsOf(sideCableJob(room)).map(asOnPaper)).toEqual([sideCableOnPaper(room)]);
     }),
-    tries(3000, 60_000, 95),
+    tries(2000, 60_000, 95),
   );
 }, 900_000);
 

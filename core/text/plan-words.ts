@@ -137,7 +137,8 @@ export function planProof({
   beyond = 0,
   leadsTried = true,
   severalTried = true,
-}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond" | "leadsTried" | "severalTried">>): string {
+  leftOut = { standing: [], screens: [] },
+}: PlanSearch & Partial<Pick<CheckedSearch, "check" | "beyond" | "leadsTried" | "severalTried" | "leftOut">>): string {
   if (plans.length === 0)
     return proven
       ? "No plan satisfies everything that is required, pinned and ruled out."
@@ -148,11 +149,18 @@ export function planProof({
     return `Not proven: ${plural(beyond, "change")} of a kind that the search does not cover ${beyond === 1 ? "makes" : "make"} it better than every plan searched.${checked(check)}${others}`;
   if (!leadsTried && gap === 0)
     return `Best of all ways to plug this room by HDMI with the boxes at hand. There was no time to try every sound cable of a player’s own.${checked(check)}${others}`;
-  const ways = `all ways to plug this room with the boxes at hand${severalTried ? "" : ", with one new sound cable of a player\u2019s own at most"}`;
+  const ways = [
+    "all ways to plug this room with the boxes at hand",
+    ...(severalTried ? [] : ["with one new sound cable of a player\u2019s own at most"]),
+    ...(leftOut.standing.length ? [`with ${named(leftOut.standing)} left as found`] : []),
+    ...(leftOut.screens.length ? [`with no HDMI output of ${named(leftOut.screens)} used`] : []),
+  ].join(", ");
   return proven
     ? `Proven best for these weights, of ${ways}.${checked(check)}${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} tried, a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
 }
+
+const named = (names: readonly string[]): string => names.join(" and ");
 
 const checked = (check: PlanCheck | null | undefined): string =>
   check?.better.length === 0

@@ -1,5 +1,6 @@
 import { solve, type Arrival } from "@/core/chain";
 import { effectiveSetting, type Device } from "@/core/device";
+import type { SettingKey } from "@/core/facts";
 import { applyCommand, freeId, sameEnd, type Cable, type Job } from "@/core/job";
 import { possibleChanges, type Change } from "../../changes";
 import { purchases } from "../../purchase";
@@ -21,7 +22,7 @@ import {
   wireEffort,
 } from "../evaluation";
 import type { WiringPlan } from "../search";
-import { isLead, sitsIn, type WiringSpace } from "../space";
+import { choicesOf, isLead, sitsIn, type WiringSpace } from "../space";
 
 /** A room that differs from a plan by one change and is worth more by the same weights. */
 export interface BetterNeighbour {
@@ -143,7 +144,7 @@ export function effortOf(space: WiringSpace, job: Job): Effort {
   const pulled = [...before.keys()].filter((id) => !planned.has(id) && !job.cables.some((cable) => cable.id === id)).length;
   const fixed = {
     ...NO_EFFORT,
-    minutes: (space.existing.length + pulled) * MINUTES.takeOut + menus(space.job.devices, job) * MINUTES.setting,
+    minutes: (space.existing.length + pulled) * MINUTES.takeOut + menus(space, job) * MINUTES.setting,
   };
   return [...wires, ...boxes].reduce(addEffort, fixed);
 }
@@ -157,9 +158,26 @@ function wireOf(space: WiringSpace, cable: Cable, was: Cable | undefined): Effor
   return wireEffort(space, { cable, existing: isSame ? was : null });
 }
 
-/** Settings that stand otherwise than they were found, at a bought box otherwise than it comes. */
-const menus = (found: readonly Device[], job: Job): number =>
+/**
+ * Settings that stand otherwise than they were found, at a bought box otherwise than it comes. One that nobody has looked at is looked at on site
+ * whatever is planned for it.
+ */
+const menus = (space: WiringSpace, job: Job): number =>
   job.devices.reduce((sum, now) => {
-    const before = found.find(({ id }) => id === now.id) ?? now;
-    return sum + before.settings.filter(({ key, found: value }) => effectiveSetting(now, key, "planned") !== value).length;
+    const before = space.job.devices.find(({ id }) => id === now.id) ?? now;
+    const looked = settingsPlanned(space, job, before);
+    const isVisited = ({ key, found }: Device["settings"][number]) =>
+      effectiveSetting(now, key, "planned") !== found || (found === null && looked.has(key));
+    return sum + before.settings.filter(isVisited).length;
   }, 0);
+
+/** The settings of a device that every plan decides in which it has a place. */
+function settingsPlanned({ screens, system, boxes, players }: WiringSpace, job: Job, device: Device): ReadonlySet<SettingKey> {
+  const isHub = [...screens, system, ...boxes.map((box) => box.device)].some(({ id }) => id === device.id);
+  const isPlugged = players.some(({ id }) => id === device.id) && sitsIn(job, device) !== null;
+  if (!isHub && !isPlugged) return new Set();
+  const isItself = device.id === system.id && screens.some(({ id }) => id === device.id);
+  const keys = choicesOf(device, isItself).flatMap(([first]) => first?.key ?? []);
+  // Bluetooth is switched only where something is paired.
+  return new Set(keys.filter((key) => key !== "bluetooth"));
+}
