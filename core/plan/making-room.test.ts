@@ -93,6 +93,32 @@ describe("a player that is not plugged in yet", () => {
     expect(smallest.proof).toBe("every-row");
   });
 
+  test("is given it although two others have to move up, each into the socket that the next one leaves", () => {
+    // Open 2160p60 needs the rate of the middle socket, 1080p none of it; only the good one has HDCP 2.2.
+    const three = {
+      ...RECEIVER,
+      ports: [hdmi("good", "in"), hdmi("middle", "in", "1.4", 18), hdmi("plain", "in", "1.4", 10.2), hdmi("monitor", "out")],
+      routes: [
+        { kind: "sound", from: ["good", "middle", "plain"], to: ["speakers"] },
+        { kind: "picture", from: ["good", "middle", "plain"], to: ["monitor"] },
+      ],
+      presents: [{ rule: "decoders", ports: ["good", "middle", "plain"] }],
+    };
+    const game = { ...PICTURE, mode: "3840x2160@60", chroma: "444", protected: false };
+    const room = jobOf(
+      [player("console", game), player("box", PLAIN), player("streamer", PICTURE), screen("tv"), three],
+      [cable("console out", "receiver good"), cable("box out", "receiver middle"), cable("receiver monitor", "tv in")],
+    );
+    const { best, proof } = smallestChanges(room);
+    expect(best.after.map(({ player: id, hops }) => `${id} ${hops[1]?.port ?? "-"}`)).toEqual([
+      "console middle",
+      "box plain",
+      "streamer good",
+    ]);
+    expect(best.after.every(({ verdict, pictureLosses }) => verdict === "full" && pictureLosses.length === 0)).toBe(true);
+    expect(proof).toBe("every-row");
+  });
+
   test("takes the plain socket where nobody can make room", () => {
     const full = jobOf(
       [player("box", PICTURE), player("streamer", PICTURE), screen("tv"), RECEIVER],
