@@ -3,8 +3,8 @@ import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
-import { main } from "./main";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { octachord } from "./octachord-under-test";
 
 const root = fileURLToPath(new URL("..", import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), "octachord-cli-"));
@@ -23,20 +23,6 @@ const before = process.cwd();
 beforeAll(() => process.chdir(folder));
 afterAll(() => process.chdir(before));
 
-async function octachord(args: readonly string[]) {
-  const told = { stdout: "", stderr: "" };
-  const spies = (["stdout", "stderr"] as const).map((name) =>
-    vi.spyOn(process[name], "write").mockImplementation((text) => {
-      told[name] += String(text);
-      return true;
-    }),
-  );
-  try {
-    return { status: await main(args), ...told };
-  } finally {
-    for (const spy of spies) spy.mockRestore();
-  }
-}
 const demo = (name: string) => join(root, "demo/jobs", `${name}.octachord.json`);
 const written = (name: string, text: string) => {
   writeFileSync(join(folder, name), text);

@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, expect, test, vi } from "vitest";
+import { afterAll, expect, test } from "vitest";
 import { spelledRooms } from "@/demo/spelled-room-under-test";
 import { tries } from "@/demo/tries-under-test";
-import { main } from "./main";
+import { octachord } from "./octachord-under-test";
 
 const folder = mkdtempSync(join(tmpdir(), "octachord-spelled-"));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -23,29 +23,15 @@ const COMMANDS = [
 /** What a value prints that nobody turned into words. */
 const NO_WORDS = /undefined|\bnull\b|\[object|NaN|Infinity/;
 
-/** Runs a command and returns its exit code with all that it printed. */
-async function printed(args: readonly string[]): Promise<{ readonly code: number; readonly words: string }> {
-  let words = "";
-  const take = (text: string | Uint8Array): boolean => {
-    words += String(text);
-    return true;
-  };
-  const spies = [process.stdout, process.stderr].map((stream) => vi.spyOn(stream, "write").mockImplementation(take));
-  try {
-    return { code: await main(args), words };
-  } finally {
-    spies.forEach((spy) => spy.mockRestore());
-  }
-}
-
 test("gear of any kind, spelled out by hand, is answered by every command in words", async () => {
   const { numRuns, seed } = tries(8, 300, 98);
   for (const [index, job] of fc.sample(spelledRooms, { numRuns, seed }).entries()) {
     const file = join(folder, `${String(index)}.octachord.json`);
     writeFileSync(file, JSON.stringify(job));
     for (const [command, ...rest] of COMMANDS) {
-      const { code, words } = await printed([command, file, ...rest]);
-      expect(code, `${command} of room ${String(index)} of seed ${String(seed)}: ${words}`).toBeLessThan(2);
+      const { status, stdout, stderr } = await octachord([command, file, ...rest]);
+      const words = stdout + stderr;
+      expect(status, `${command} of room ${String(index)} of seed ${String(seed)}: ${words}`).toBeLessThan(2);
       expect(words, `${command} of room ${String(index)} of seed ${String(seed)}`).not.toMatch(NO_WORDS);
       expect(words.length).toBeGreaterThan(0);
     }

@@ -59,3 +59,10 @@ export const set = (job: Job, ...settings: readonly string[]): Job =>
       return planned(id, setting as SettingKey, value);
     }),
   );
+
+/** A job of which everything comes new to the house. */
+export const allNew = (job: Job): Job => ({
+  ...job,
+  devices: job.devices.map((one) => ({ ...one, supply: "buy" as const })),
+  cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })),
+});

@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { BED_IDS, CODING_IDS, PICTURE_MODES, SETTING_KEYS, settingFact } from "@/core/facts";
 import { QUIRKS } from "@/core/device";
-import { applyCommand, freeJoins, readJob, type Job } from "@/core/job";
+import { applyCommand, freeJoins, type Job } from "@/core/job";
+import { jobByHand } from "./by-hand-under-test";
 
 /**
  * For tests: rooms whose devices nobody has seen, spelled out by hand in every way that the job file allows: sockets, inner routes, lists,
@@ -206,11 +207,12 @@ export const spelledRooms: fc.Arbitrary<Job> = fc
       ...screens.map((one, index) => spelled("screen", `screen${String(index)}`, one)),
       ...systems.map((one, index) => spelled("sound", `system${String(index)}`, one)),
     ];
-    const read = readJob({ format: "octachord-job", version: 1, name: "Spelled out", devices });
-    if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-    return plugs.reduce((job, which) => {
-      const join = at(freeJoins(job), which);
-      const applied = join && applyCommand(job, join.command);
-      return applied?.ok ? applied.value.job : job;
-    }, read.value);
+    return plugs.reduce(
+      (job, which) => {
+        const join = at(freeJoins(job), which);
+        const applied = join && applyCommand(job, join.command);
+        return applied?.ok ? applied.value.job : job;
+      },
+      jobByHand({ name: "Spelled out", devices }),
+    );
   });

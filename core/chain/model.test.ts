@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf, type Arrival } from "@/core/chain";
-import { readJob, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
+import { jobByHand } from "@/demo/by-hand-under-test";
 
 /** A room spelled out by hand: a disc player into a sound system with two HDMI sockets, and a screen behind it. */
 interface Spelled {
@@ -40,9 +41,7 @@ const TRUEHD = [
 const STREAM = [{ coding: "eac3", channels: "5.1" }];
 
 function room({ player, bar, screen, cables, devices = [] }: Spelled): Job {
-  const read = readJob({
-    format: "octachord-job",
-    version: 1,
+  return jobByHand({
     name: "Spelled out",
     devices: [
       {
@@ -102,8 +101,6 @@ function room({ player, bar, screen, cables, devices = [] }: Spelled): Job {
     ],
     cables: cables ?? [cable("a", "player out", "bar in"), cable("b", "bar out", "tv hdmi1")],
   });
-  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-  return read.value;
 }
 
 const first = (job: Job, player = "player"): Arrival => {

@@ -1,18 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf, type Arrival } from "@/core/chain";
-import { readJob } from "@/core/job";
 import { smallestChanges } from "@/core/plan";
+import { cableByHand, jobByHand } from "@/demo/by-hand-under-test";
 
 const socket = (id: string, connector: string, direction: "in" | "out") => ({ id, label: id, connector, direction });
-const end = (text: string) => ({ device: text.split(" ")[0], port: text.split(" ")[1] });
-const lead = (from: string, to: string, kind: string) => ({
-  id: from.replace(" ", "-"),
-  from: end(from),
-  to: end(to),
-  class: kind,
-  lengthM: 1,
-  returnWires: "none",
-});
+const lead = (from: string, to: string, kind: string) => cableByHand(from, to, { class: kind, lengthM: 1, returnWires: "none" });
 const FILM = { id: "film", name: "film", kind: "film", tracks: [{ coding: "ac3", channels: "5.1" }] };
 const MUSIC = { id: "music", name: "music", kind: "music", tracks: [{ coding: "lpcm", channels: "2.0" }] };
 
@@ -51,11 +43,8 @@ const SPEAKERS = {
   routes: [{ kind: "sound", from: ["rca-in", "bluetooth-in"], to: ["speakers"] }],
 };
 
-function jobOf(devices: readonly object[], cables: readonly object[]) {
-  const read = readJob({ format: "octachord-job", version: 1, name: "Side cable", brief: { soundSystem: "speakers" }, devices, cables });
-  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-  return read.value;
-}
+const jobOf = (devices: readonly object[], cables: readonly object[]) =>
+  jobByHand({ name: "Side cable", brief: { soundSystem: "speakers" }, devices, cables });
 const words = ({ content, verdict, arrives }: Arrival) =>
   `${content.id} ${verdict} ${arrives ? `${arrives.coding} ${arrives.channels} ${String(arrives.generations)}` : "nothing"}`;
 

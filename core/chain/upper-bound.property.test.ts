@@ -4,9 +4,10 @@ import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { bedChannels } from "@/core/facts";
 import { arrivalsOf, listingAt, makeRig, bestUpperBound, scoreArrival, scoreStream, type Freedom } from "@/core/chain";
 import type { Port } from "@/core/device";
-import { applyCommand, chosenSoundSystem, readJob, type CableEnd, type Job } from "@/core/job";
+import { applyCommand, chosenSoundSystem, type CableEnd, type Job } from "@/core/job";
 import { possibleChanges, smallestChanges, type ChangeKind } from "@/core/plan";
 import { listedAnywhereAt, listedUpperBoundAt, type ListedUpperBound } from "./listed-upper-bound";
+import { cableByHand, hdmiByHand, jobByHand } from "@/demo/by-hand-under-test";
 import { jobOf } from "@/demo/paper-under-test/job";
 import { paperRooms } from "@/demo/paper-under-test/room";
 import { spelledRooms } from "@/demo/spelled-room-under-test";
@@ -110,22 +111,11 @@ describe("what a row could ever be never has a bound below the truth", () => {
 });
 
 describe("what one of two far ends takes, and not the other", () => {
-  const hdmi = (id: string, direction: "in" | "out") => ({
-    id,
-    label: id,
-    connector: "hdmi",
-    direction,
-    maxGbps: 18,
-    hdcp: "2.2",
-    returns: "none",
-  });
   const listed = (...sounds: readonly string[]) =>
     sounds.map((words) => ({ coding: words.split(" ")[0], channels: words.split(" ")[1], objects: false }));
   /** A player before a screen that lists everything, and a bar that is not plugged in yet. */
-  const roomOf = (tracks: readonly object[], decodes: readonly object[]): Job => {
-    const read = readJob({
-      format: "octachord-job",
-      version: 1,
+  const roomOf = (tracks: readonly object[], decodes: readonly object[]): Job =>
+    jobByHand({
       name: "Two far ends",
       brief: { soundSystem: "bar" },
       devices: [
@@ -133,7 +123,7 @@ describe("what one of two far ends takes, and not the other", () => {
           id: "player",
           name: "Player",
           role: "player",
-          ports: [hdmi("out", "out")],
+          ports: [hdmiByHand("out", "out")],
           sources: [{ id: "disc", name: "disc", kind: "media", contents: [{ id: "film", name: "film", kind: "film", tracks }] }],
           routes: [
             {
@@ -151,7 +141,7 @@ describe("what one of two far ends takes, and not the other", () => {
           id: "tv",
           name: "Television",
           role: "screen",
-          ports: [hdmi("hdmi1", "in")],
+          ports: [hdmiByHand("hdmi1", "in")],
           display: { maxMode: "3840x2160@60", hdr: [], delayMs: 20, gameDelayMs: 10 },
           routes: [{ kind: "picture", from: ["hdmi1"], to: ["display"] }],
           presents: [{ rule: "list", ports: ["hdmi1"], sound: listed("lpcm 7.1", "truehd 7.1", "dts-hd-ma 7.1") }],
@@ -160,27 +150,15 @@ describe("what one of two far ends takes, and not the other", () => {
           id: "bar",
           name: "Bar",
           role: "sound",
-          ports: [hdmi("in", "in")],
+          ports: [hdmiByHand("in", "in")],
           decodes,
           speakers: { bed: "5.1" },
           routes: [{ kind: "sound", from: ["in"], to: ["speakers"] }],
           presents: [{ rule: "decoders", ports: ["in"] }],
         },
       ],
-      cables: [
-        {
-          id: "c",
-          from: { device: "player", port: "out" },
-          to: { device: "tv", port: "hdmi1" },
-          class: "ultra-high-speed",
-          lengthM: 2,
-          returnWires: "earc",
-        },
-      ],
+      cables: [cableByHand("player out", "tv hdmi1")],
     });
-    if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-    return read.value;
-  };
   const byNewCable = (job: Job): readonly string[] =>
     smallestChanges(job).best.after.map(({ verdict, arrives }) => `${verdict} ${arrives ? `${arrives.coding} ${arrives.channels}` : "-"}`);
 

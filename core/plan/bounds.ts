@@ -60,7 +60,6 @@ export interface Room {
 export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: readonly Change[] = []): Bounds {
   const free: Freedom = { plugs: kinds.includes("plug"), cables: kinds.includes("cable") };
   const screens = new Map(start.units.map((unit) => [unit.key, screensOf(unit)]));
-  const asFound = (solved: Solved, unit: SolvedUnit) => worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
   const rooms = [start.job, ...boxes.flatMap(({ command }) => appliedTo(start.job, command))];
   const bounds = new Map(
     start.units.map((unit) => {
@@ -68,26 +67,17 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: r
       return [unit.key, bound.reduce(higherOf)] as const;
     }),
   );
+  const boundOf = ({ key }: SolvedUnit): UnitWorth => present(bounds.get(key), "the bound of a content");
   // What nobody knows is worth no more than could come of it.
   const worth = (solved: Solved, unit: SolvedUnit): UnitWorth => {
-    const found = asFound(solved, unit);
+    const found = worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
     const isUnsure = unit.rows.some(({ soundVerdict }) => soundVerdict === "unknown");
-    return isUnsure ? { ...found, sound: Math.min(found.sound, present(bounds.get(unit.key), "the bound of a content").sound) } : found;
+    return isUnsure ? { ...found, sound: Math.min(found.sound, boundOf(unit).sound) } : found;
   };
-  const evers = new Map(
-    start.units.map((unit) => [unit.key, higherOf(worth(start, unit), present(bounds.get(unit.key), "the bound of a content"))]),
-  );
-  const ever = (unit: string): UnitWorth => {
-    const known = evers.get(unit);
-    if (!known) throw new Error(`no bound for ${unit}`);
-    return known;
-  };
+  const evers = new Map(start.units.map((unit) => [unit.key, higherOf(worth(start, unit), boundOf(unit))]));
+  const ever = (unit: string): UnitWorth => present(evers.get(unit), "the most that a content can be worth");
   const starts = new Map(start.units.map((unit) => [unit.key, worth(start, unit)]));
-  const least = (unit: string): UnitWorth => {
-    const known = starts.get(unit);
-    if (!known) throw new Error(`no content ${unit} at the start`);
-    return known;
-  };
+  const least = (unit: string): UnitWorth => present(starts.get(unit), "a content of the start");
   const byFixed = new Map<string, number>();
   const bySettings = new WeakMap<Job["cables"], Map<string, number>>();
   return {

@@ -1,18 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf } from "@/core/chain";
-import { readJob, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
 import { setWords } from "@/core/text";
+import { cableByHand, hdmiByHand, jobByHand } from "@/demo/by-hand-under-test";
 import { smallestChanges } from "./smallest-changes";
 
-const hdmi = (id: string, direction: "in" | "out", hdcp: "none" | "1.4" | "2.2" = "2.2", maxGbps = 18) => ({
-  id,
-  label: id,
-  connector: "hdmi",
-  direction,
-  maxGbps,
-  hdcp,
-  returns: "none",
-});
 const PICTURE = { mode: "3840x2160@24", depth: 8, chroma: "420", hdr: "sdr", protected: true };
 const PLAIN = { ...PICTURE, mode: "1920x1080@24", protected: false };
 
@@ -21,7 +13,7 @@ const player = (id: string, picture: object) => ({
   id,
   name: id,
   role: "player",
-  ports: [hdmi("out", "out")],
+  ports: [hdmiByHand("out", "out")],
   sources: [
     {
       id: "own",
@@ -39,7 +31,7 @@ const screen = (id: string, hdcp: "none" | "2.2" = "2.2") => ({
   id,
   name: id,
   role: "screen",
-  ports: [hdmi("in", "in", hdcp)],
+  ports: [hdmiByHand("in", "in", { hdcp })],
   display: { maxMode: "3840x2160@60", hdr: [], delayMs: 20, gameDelayMs: 10 },
   routes: [{ kind: "picture", from: ["in"], to: ["display"] }],
   presents: [{ rule: "list", ports: ["in"], sound: [{ coding: "ac3", channels: "5.1" }] }],
@@ -48,7 +40,7 @@ const RECEIVER = {
   id: "receiver",
   name: "receiver",
   role: "sound",
-  ports: [hdmi("good", "in"), hdmi("plain", "in", "1.4", 10.2), hdmi("monitor", "out")],
+  ports: [hdmiByHand("good", "in"), hdmiByHand("plain", "in", { hdcp: "1.4", maxGbps: 10.2 }), hdmiByHand("monitor", "out")],
   decodes: [
     { coding: "lpcm", channels: "5.1" },
     { coding: "ac3", channels: "5.1" },
@@ -60,24 +52,12 @@ const RECEIVER = {
   ],
   presents: [{ rule: "decoders", ports: ["good", "plain"] }],
 };
-const end = (words: string) => ({ device: words.split(" ")[0], port: words.split(" ")[1] });
-const cable = (from: string, to: string) => ({
-  id: from.replace(" ", "-"),
-  from: end(from),
-  to: end(to),
-  class: "ultra-high-speed",
-  lengthM: 2,
-  returnWires: "earc",
-});
 
-function jobOf(devices: readonly object[], cables: readonly object[]): Job {
-  const read = readJob({ format: "octachord-job", version: 1, name: "Making room", brief: { soundSystem: "receiver" }, devices, cables });
-  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-  return read.value;
-}
+const jobOf = (devices: readonly object[], cables: readonly object[]): Job =>
+  jobByHand({ name: "Making room", brief: { soundSystem: "receiver" }, devices, cables });
 
 describe("a player that is not plugged in yet", () => {
-  const cables = [cable("box out", "receiver good"), cable("receiver monitor", "tv in")];
+  const cables = [cableByHand("box out", "receiver good"), cableByHand("receiver monitor", "tv in")];
   const job = jobOf([player("box", PLAIN), player("streamer", PICTURE), screen("tv"), RECEIVER], cables);
 
   test("is given the one socket with HDCP 2.2, and the player that does without makes room for it", () => {
@@ -97,7 +77,12 @@ describe("a player that is not plugged in yet", () => {
     // Open 2160p60 needs the rate of the middle socket, 1080p none of it; only the good one has HDCP 2.2.
     const three = {
       ...RECEIVER,
-      ports: [hdmi("good", "in"), hdmi("middle", "in", "1.4", 18), hdmi("plain", "in", "1.4", 10.2), hdmi("monitor", "out")],
+      ports: [
+        hdmiByHand("good", "in"),
+        hdmiByHand("middle", "in", { hdcp: "1.4" }),
+        hdmiByHand("plain", "in", { hdcp: "1.4", maxGbps: 10.2 }),
+        hdmiByHand("monitor", "out"),
+      ],
       routes: [
         { kind: "sound", from: ["good", "middle", "plain"], to: ["speakers"] },
         { kind: "picture", from: ["good", "middle", "plain"], to: ["monitor"] },
@@ -107,7 +92,7 @@ describe("a player that is not plugged in yet", () => {
     const game = { ...PICTURE, mode: "3840x2160@60", chroma: "444", protected: false };
     const room = jobOf(
       [player("console", game), player("box", PLAIN), player("streamer", PICTURE), screen("tv"), three],
-      [cable("console out", "receiver good"), cable("box out", "receiver middle"), cable("receiver monitor", "tv in")],
+      [cableByHand("console out", "receiver good"), cableByHand("box out", "receiver middle"), cableByHand("receiver monitor", "tv in")],
     );
     const { best, proof } = smallestChanges(room);
     expect(best.after.map(({ player: id, hops }) => `${id} ${hops[1]?.port ?? "-"}`)).toEqual([
@@ -122,7 +107,7 @@ describe("a player that is not plugged in yet", () => {
   test("takes the plain socket where nobody can make room", () => {
     const full = jobOf(
       [player("box", PICTURE), player("streamer", PICTURE), screen("tv"), RECEIVER],
-      [cable("box out", "receiver good"), cable("receiver monitor", "tv in")],
+      [cableByHand("box out", "receiver good"), cableByHand("receiver monitor", "tv in")],
     );
     const { best, proof } = smallestChanges(full);
     expect(best.after.map(({ picture }) => picture?.mode ?? "-")).toEqual(["3840x2160@24", "1920x1080@24"]);
@@ -138,9 +123,9 @@ describe("a picture that stays black on the screen that it reaches", () => {
         player("streamer", PICTURE),
         screen("old", "none"),
         screen("new"),
-        { ...RECEIVER, ports: [hdmi("monitor", "out")], routes: [], presents: [] },
+        { ...RECEIVER, ports: [hdmiByHand("monitor", "out")], routes: [], presents: [] },
       ],
-      [cable("streamer out", "old in"), cable("box out", "new in")],
+      [cableByHand("streamer out", "old in"), cableByHand("box out", "new in")],
     );
     const [black] = arrivalsOf(job);
     expect(black).toMatchObject({ player: "streamer", screen: "old", picture: null });

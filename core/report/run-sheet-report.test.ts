@@ -1,14 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import type { Job } from "@/core/job";
+import { allNew } from "@/demo/room-under-test";
 import { runSheetReport } from "./run-sheet-report";
 
-/** Everything of a job comes new to the house, so that there is something to do. */
-const allNew = (job: Job): Job => ({
-  ...job,
-  devices: job.devices.map((device) => ({ ...device, supply: "buy" as const })),
-  cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })),
-});
 const JOBS = demoJobNames().map((name) => [name, allNew(demoJob(name))] as const);
 
 describe.each(JOBS)("the run sheet of %s, all of it new", (_name, job) => {

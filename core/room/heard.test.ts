@@ -71,7 +71,7 @@ describe("what becomes a reading", () => {
     );
   };
 
-  test("levels are told against the front left, which stands at the target of 75 dB", () => {
+  test("levels are counted from the front left, which stands at the target of 75 dB", () => {
     expect(readings([heard("L", 0, -20), heard("R", 0, -18.5)])).toEqual(expect.arrayContaining(["l level 75", "r level 76.5"]));
   });
 

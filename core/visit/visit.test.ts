@@ -4,6 +4,7 @@ import { fromShelfOrThrow } from "@/core/device";
 import { applyAll, joinSockets, type Command, type Job } from "@/core/job";
 import { durationWords } from "@/core/text";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
+import { allNew } from "@/demo/room-under-test";
 import { differenceOf, runSheet, visitSteps, type VisitStep } from "@/core/visit";
 
 const applied = (job: Job, ...commands: readonly Command[]): Job => {
@@ -11,13 +12,6 @@ const applied = (job: Job, ...commands: readonly Command[]): Job => {
   if (!made.ok) throw new Error(JSON.stringify(made.refusal));
   return made.value;
 };
-
-/** Everything of a job comes new to the house. */
-const allNew = (job: Job): Job => ({
-  ...job,
-  devices: job.devices.map((device) => ({ ...device, supply: "buy" as const })),
-  cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })),
-});
 
 /** Every step that must come before one, near and far. */
 function before(steps: readonly VisitStep[], id: string): ReadonlySet<string> {

@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { readJob, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
+import { jobByHand } from "@/demo/by-hand-under-test";
 
 /**
  * A player, a bar and a television in a row, as far as pictures go, with what becomes of a picture worked out on paper: nothing of the engine
@@ -139,9 +140,7 @@ export function pictureJobOf({ wish, sockets, cables, bar, screen, blanks }: Pap
     tracks: [{ coding: "lpcm", channels: "2.0" }],
     picture: wish,
   };
-  const read = readJob({
-    format: "octachord-job",
-    version: 1,
+  return jobByHand({
     name: "Pictures on paper",
     brief: { soundSystem: "bar" },
     devices: [
@@ -181,6 +180,4 @@ export function pictureJobOf({ wish, sockets, cables, bar, screen, blanks }: Pap
     ],
     cables: [cable("player", "bar", 0), cable("bar", "tv", 1)],
   });
-  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-  return read.value;
 }

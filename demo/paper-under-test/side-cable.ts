@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { readJob, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
+import { jobByHand } from "@/demo/by-hand-under-test";
 import { fitsOptical, GRANTED, judged, mastered, type PaperArrival, type PaperStream, type Sender, sent, STEREO } from "./arrival";
 import {
   CODED,
@@ -92,9 +93,7 @@ const port = (plug: Plug, direction: "in" | "out") => ({ id: `${plug}-${directio
 /** The job file of it, every device spelled out, as it is read by the program. */
 export function sideCableJob({ content, player, leads, boxes, bar }: SideCable): Job {
   const names = ["player", ...boxes.map((_, index) => `box${String(index)}`), "bar"];
-  const read = readJob({
-    format: "octachord-job",
-    version: 1,
+  return jobByHand({
     name: "On paper",
     brief: { soundSystem: "bar" },
     devices: [
@@ -157,6 +156,4 @@ export function sideCableJob({ content, player, leads, boxes, bar }: SideCable):
       returnWires: "none",
     })),
   });
-  if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-  return read.value;
 }

@@ -175,7 +175,7 @@ const menus = (space: WiringSpace, job: Job): number =>
 function settingsPlanned({ screens, system, boxes, players }: WiringSpace, job: Job, device: Device): ReadonlySet<SettingKey> {
   const isHub = [...screens, system, ...boxes.map((box) => box.device)].some(({ id }) => id === device.id);
   const isPlugged = players.some(({ id }) => id === device.id) && sitsIn(job, device) !== null;
-  if (!isHub && !isPlugged) return new Set();
+  if ((!isHub && !isPlugged) || device.settings.every(({ found }) => found !== null)) return new Set();
   const isItself = device.id === system.id && screens.some(({ id }) => id === device.id);
   const keys = choicesOf(device, isItself).flatMap(([first]) => first?.key ?? []);
   // Bluetooth is switched only where something is paired.

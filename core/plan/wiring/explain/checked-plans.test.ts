@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
-import { readJob, type Job } from "@/core/job";
+import type { Job } from "@/core/job";
 import { present } from "@/core/outcome";
 import { planProof } from "@/core/text";
+import { cableByHand, hdmiByHand, jobByHand } from "@/demo/by-hand-under-test";
 import { device, room } from "@/demo/room-under-test";
 import { PRESETS } from "../evaluation";
 import { wiringSpace } from "../space";
@@ -47,13 +48,6 @@ describe("a setting that nobody has looked at", () => {
 });
 
 describe("a room that is worth more as it was found than anything the search lays out", () => {
-  const socket = (id: string, direction: "in" | "out", connector = "hdmi") => ({
-    id,
-    label: id,
-    connector,
-    direction,
-    ...(connector === "hdmi" ? { maxGbps: 18, hdcp: "2.2", returns: "none" } : {}),
-  });
   const film = {
     id: "film",
     name: "film",
@@ -64,9 +58,7 @@ describe("a room that is worth more as it was found than anything the search lay
   const SOUND = [{ coding: "ac3", channels: "5.1" }];
 
   test("leaves no plan proven: a projector hands sound on by an HDMI output of its own, which no way of wiring uses", () => {
-    const read = readJob({
-      format: "octachord-job",
-      version: 1,
+    const job = jobByHand({
       name: "Loop-through",
       brief: { soundSystem: "bar", mayBuy: [] },
       devices: [
@@ -74,7 +66,7 @@ describe("a room that is worth more as it was found than anything the search lay
           id: "player",
           name: "Player",
           role: "player",
-          ports: [socket("out", "out")],
+          ports: [hdmiByHand("out", "out")],
           sources: [{ id: "disc", name: "disc", kind: "media", contents: [film] }],
           routes: [
             { kind: "sound", from: ["disc"], to: ["out"], passes: SOUND },
@@ -85,7 +77,7 @@ describe("a room that is worth more as it was found than anything the search lay
           id: "projector",
           name: "Projector",
           role: "screen",
-          ports: [socket("in", "in"), socket("through", "out")],
+          ports: [hdmiByHand("in", "in"), hdmiByHand("through", "out")],
           display: { maxMode: "3840x2160@60", hdr: [], delayMs: 20, gameDelayMs: 10 },
           routes: [
             { kind: "picture", from: ["in"], to: ["display"] },
@@ -97,34 +89,16 @@ describe("a room that is worth more as it was found than anything the search lay
           id: "bar",
           name: "Bar",
           role: "sound",
-          ports: [socket("in", "in")],
+          ports: [hdmiByHand("in", "in")],
           decodes: SOUND,
           speakers: { bed: "5.1", delayMs: 10 },
           routes: [{ kind: "sound", from: ["in"], to: ["speakers"] }],
           presents: [{ rule: "decoders", ports: ["in"] }],
         },
       ],
-      cables: [
-        {
-          id: "a",
-          from: { device: "player", port: "out" },
-          to: { device: "projector", port: "in" },
-          class: "high-speed",
-          lengthM: 2,
-          returnWires: "arc",
-        },
-        {
-          id: "b",
-          from: { device: "projector", port: "through" },
-          to: { device: "bar", port: "in" },
-          class: "high-speed",
-          lengthM: 2,
-          returnWires: "arc",
-        },
-      ],
+      cables: [cableByHand("player out", "projector in"), cableByHand("projector through", "bar in")],
     });
-    if (!read.ok) throw new Error(JSON.stringify(read.refusal));
-    const found = checkedPlans(spaceOf(read.value), WEIGHTS);
+    const found = checkedPlans(spaceOf(job), WEIGHTS);
     expect(found.proven).toBe(false);
     expect(found.gap).toBeGreaterThan(0);
     expect(found.leftOut).toEqual({ standing: [], screens: ["Projector"] });

@@ -98,7 +98,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const isSilent = found.best.size === 0 && floor === -Infinity;
   const pending = bounded.filter((one) => isSilent || hasSound(one));
   const silent = isSilent ? explore(run(toBeat, false), pending, isOver) : -Infinity;
-  // What was not laid out for want of time could be as good as anything.
+  // What there was no time to lay out could be as good as anything.
   const unseen = isCut ? mostPoints(space, weights) : -Infinity;
   const gap = gapOf(Math.max(heard, silent, unseen), toBeat());
   const provenAfter = clock ? clock() - begun : null;
