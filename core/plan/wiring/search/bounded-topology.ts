@@ -1,11 +1,11 @@
-import type { School, Topology } from "../topology";
+import { type OpenTopology, type School, schoolsOf, schoolsWanted, type Topology } from "../topology";
 import { PlugBounds } from "./plug-bounds";
 import { effortPoints, remotePoints } from "../evaluation";
 import type { PlanContext } from "./configurations";
 import { topologyEffort } from "./plan-draft";
 import { assignPlugs, refinedWorth, variantUpperBound } from "./plug-assignment";
-import { plugsOf, type Plugs } from "./plugs";
-import { type Variant, variantOf } from "./school-needs";
+import { type Plug, plugsOf, type Plugs } from "./plugs";
+import { anywhere, type Variant, variantOf } from "./school-needs";
 import { type SettingGroup, settingsOf } from "./setting-group";
 import { reachOf } from "../space";
 
@@ -26,19 +26,41 @@ export interface BoundedTopology {
 }
 
 /**
- * By the reach of the sockets, as if each had room for all; for one school, with the room in them; and with what can pass along the paths of
+ * With its leads for sound still open: as if each that there could be were laid for nothing, then with the room in its sockets. Completed: by
+ * the reach of the sockets, as if each had room for all; for one school, with the room in them; and with what can pass along the paths of
  * sound, and who is on whose control wire.
  */
 type Stage =
+  | { readonly kind: "open"; readonly topology: OpenTopology; readonly isFitted: boolean }
   | { readonly kind: "rough" }
   | { readonly kind: "placed"; readonly variant: Variant; readonly own: number | null }
   | { readonly kind: "whole"; readonly variant: Variant; readonly own: number };
 
+/** The schools that no lead is needed for; with one, a plan may also be of these. */
+const BY_LEADS: readonly School[] = ["side-cable", "adapter", "wireless"];
+
+/** Topologies with the same HDMI wires, bounded together. */
+export function boundOpenTopology(context: PlanContext, topology: OpenTopology): BoundedTopology {
+  const { boxes, hubs, wires, leadsThere } = topology;
+  const possible = new Set([...schoolsOf(context.space, topology), ...BY_LEADS]);
+  const schools = schoolsWanted(context.space).filter((school) => possible.has(school));
+  // A lead that is there costs less where it stays.
+  const before = pointsBefore(context, { boxes, hubs, wires: [...wires, ...leadsThere] });
+  return { ...boundTopology(context, topology, schools, before), stage: { kind: "open", topology, isFitted: false } };
+}
+
+/** What a topology costs, and what there is without players. */
+const pointsBefore = (context: PlanContext, topology: Topology): number =>
+  easeWithoutPlayers(context) + remotePoints(context.space) - effortPoints(topologyEffort(context.space, topology), context.weights);
+
 /** A topology with its plugs, bounded by the reach of its sockets. */
-export function boundTopology(context: PlanContext, topology: Topology, schools: readonly School[]): BoundedTopology {
-  const { space, weights } = context;
+export function boundTopology(
+  context: PlanContext,
+  topology: Topology,
+  schools: readonly School[],
+  before = pointsBefore(context, topology),
+): BoundedTopology {
   const plugs = plugsOf(context, topology);
-  const before = easeWithoutPlayers(context) + remotePoints(space) - effortPoints(topologyEffort(space, topology), weights);
   const bound = before + plugs.ownMost + plugs.roughly;
   let settings: SettingGroup | undefined;
   return {
@@ -60,6 +82,7 @@ export function boundTopology(context: PlanContext, topology: Topology, schools:
 export function refined(context: PlanContext, bounded: BoundedTopology, cutoff: number): readonly BoundedTopology[] {
   const { space, most } = context;
   const { topology, plugs, schools, bounds, before, stage } = bounded;
+  if (stage.kind === "open") return completed(context, bounded, stage, cutoff);
   if (stage.kind === "rough")
     return schools.flatMap((school): readonly BoundedTopology[] => {
       const variant = variantOf(space, topology, school, plugs);
@@ -74,6 +97,26 @@ export function refined(context: PlanContext, bounded: BoundedTopology, cutoff: 
   const bound = before + own + variantUpperBound(variant, limit, (placing) => refinedWorth(placing, bounds.staged(placing.tables), limit));
   // What is still above the cutoff was refined to the end.
   return [{ ...bounded, bound, stage: { kind: bound > cutoff ? "whole" : "placed", variant, own } }];
+}
+
+/** Completes open topologies by their leads for sound, unless their bound with the room in their sockets is at or below the cutoff. */
+function completed(
+  context: PlanContext,
+  bounded: BoundedTopology,
+  stage: Extract<Stage, { kind: "open" }>,
+  cutoff: number,
+): readonly BoundedTopology[] {
+  const { plugs, bounds, before, schools } = bounded;
+  const worth = (of: (plug: Plug) => number) => before + plugs.ownMost + (assignPlugs(anywhere(plugs.tables), of)?.worth ?? -Infinity);
+  if (!stage.isFitted) {
+    const roomy = worth(({ most }) => most);
+    const bound = roomy <= cutoff ? roomy : worth((plug) => bounds.byControl(plug));
+    if (bound <= cutoff) return bound === -Infinity ? [] : [{ ...bounded, bound, stage: { ...stage, isFitted: roomy > cutoff } }];
+  }
+  return [...stage.topology.completed()].flatMap((topology) => {
+    const own = schoolsOf(context.space, topology).filter((school) => schools.includes(school));
+    return own.length ? [boundTopology(context, topology, own)] : [];
+  });
 }
 
 export const hasSound = ({ plugs }: BoundedTopology): boolean => plugs.sounds;

@@ -31,7 +31,9 @@ export function expand(run: SearchState, node: OpenNode, next: number): readonly
 function expandTopology(run: SearchState, { bounded }: Extract<OpenNode, { kind: "topology" }>, cutoff: number): readonly OpenNode[] {
   const { context, counts: looked } = run;
   const { stage } = bounded;
-  if (stage.kind !== "whole") return refined(context, bounded, cutoff).map(topologyNode);
+  // The bounds of one stage do not know all that those of another do.
+  if (stage.kind !== "whole")
+    return refined(context, bounded, cutoff).map((left) => topologyNode({ ...left, bound: Math.min(left.bound, bounded.bound) }));
   looked.topologies += 1;
   const variants = remoteLimits(context.space).map((remotes) => ({ ...stage.variant, remotes }));
   return busNodes(run, { bounded, variants, own: stage.own });

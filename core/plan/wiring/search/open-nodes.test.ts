@@ -2,14 +2,14 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { tries } from "@/demo/tries-under-test";
 import { rooms, spaceOf } from "@/demo/small-rooms-under-test";
-import { type School, schoolsOf, topologiesOf } from "../topology";
+import { openTopologiesOf, type School } from "../topology";
 import { newContext, withPictureBounds } from "./configurations";
 import type { WiringPlan } from "./plan-draft";
 import { ALIKE } from "./plug-assignment";
 import { searchPlans } from "./search";
 import { expand } from "./expand";
 import { topologyNode, type SearchState, type OpenNode } from "./open-nodes";
-import { hasSound, boundTopology } from "./bounded-topology";
+import { boundOpenTopology, hasSound } from "./bounded-topology";
 import { PRESETS } from "../evaluation";
 
 test("steps taken in any order, each as far as anybody asks, lead to the same best plan, and no bound ever rises", () => {
@@ -32,8 +32,8 @@ test("steps taken in any order, each as far as anybody asks, lead to the same be
           return plan;
         },
       };
-      const open: OpenNode[] = [...topologiesOf(space)]
-        .map((topology) => boundTopology(run.context, topology, schoolsOf(space, topology)))
+      const open: OpenNode[] = [...openTopologiesOf(space)]
+        .map((topology) => boundOpenTopology(run.context, topology))
         .filter(hasSound)
         .map(topologyNode);
       while (open.length > 0) {

@@ -137,6 +137,16 @@ export class PlugBounds {
     return main ? most.soundOfOwn(main, reachOf(space, this.topology), soundOfOwn) : 0;
   }
 
+  /** Upper bound of a plug by how easy its acts can be, whatever leads for sound there are. */
+  byControl(plug: Plug): number {
+    const { space, most } = this.context;
+    const acts = this.acts.of(null, plug, true);
+    if (!acts) return plug.most;
+    return allowsRemotes(space, acts.remotes)
+      ? plug.most - most.lostByActs(plug.player, { acts: acts.ease, alone: acts.alone })
+      : -Infinity;
+  }
+
   /** Computes all of the bound, what passes of sound and picture included. */
   refine(plug: Plug): void {
     if (!this.isRefined(plug)) this.tighten(plug, this.passedBy(plug));

@@ -1,5 +1,5 @@
 import { firstPlan } from "./first-plan";
-import { boxSets, type School, SCHOOLS, schoolsOf, schoolsWanted, topologiesOf } from "../topology";
+import { boxSets, openTopologiesOf, type School, SCHOOLS, schoolsWanted } from "../topology";
 import { newContext, withPictureBounds, type PlanContext } from "./configurations";
 import type { WiringPlan } from "./plan-draft";
 import { ALIKE } from "./plug-assignment";
@@ -7,7 +7,7 @@ import type { WiringSpace } from "../space";
 import { PriorityQueue } from "../../priority-queue";
 import { expand } from "./expand";
 import { topologyNode, type OpenNode, type SearchState } from "./open-nodes";
-import { hasSound, boundTopology, type BoundedTopology } from "./bounded-topology";
+import { boundOpenTopology, type BoundedTopology, hasSound, refined } from "./bounded-topology";
 import { mostPoints, type Weights } from "../evaluation";
 
 /** The best plan of each school, the best of all first, and how sure that is. */
@@ -52,11 +52,43 @@ const LAYING_OUT_SHARE = 0.5;
  */
 export function searchPlans(space: WiringSpace, weights: Weights, options: PlanOptions = {}): PlanSearch {
   const { clock, mostMs = Infinity, onlyBest = false, anyPlan = false, floor = -Infinity } = options;
-  const context = newContext(space, weights);
   const begun = clock?.() ?? 0;
   const found = new Found(options);
   const looked = { topologies: 0 };
   const isOver = () => (anyPlan && found.best.size > 0) || (clock !== undefined && clock() - begun > mostMs);
+  const toBeat = () => Math.max(floor, found.points);
+  const isLaidOut = () => clock !== undefined && clock() - begun > mostMs * LAYING_OUT_SHARE;
+  let isCut = false;
+  const topologiesOn = (by: PlanContext, sets: ReturnType<typeof boxSets>): readonly BoundedTopology[] => {
+    const laid: BoundedTopology[] = [];
+    for (const topology of openTopologiesOf(space, sets)) {
+      const open = boundOpenTopology(by, topology);
+      if (open.schools.length) laid.push(open);
+      isCut = isLaidOut();
+      if (isCut) break;
+    }
+    return laid;
+  };
+  /** A plan at once on the topology with the greatest upper bound, where an estimate says that it has more than so many points. */
+  const atOnce = (by: PlanContext, all: readonly BoundedTopology[], points: number) => {
+    const [open] = all.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
+    const [promising] = open
+      ? refined(by, open, -Infinity)
+          .filter(hasSound)
+          .toSorted((a, b) => b.bound - a.bound)
+      : [];
+    const plan = promising ? firstPlan(by, promising, points) : null;
+    if (plan) found.keep(plan);
+  };
+  // There are few topologies without a box, so a first plan is there at once.
+  const sets = boxSets(space);
+  const simple = newContext(space, weights);
+  const bare = sets.filter((set) => set.length === 0);
+  const simplest = topologiesOn(simple, bare);
+  const hasTime = !isOver();
+  if (hasTime) atOnce(simple, simplest, floor);
+  const context = withPictureBounds(simple);
+  const bounded = topologiesOn(context, sets);
   /** A search with the given incumbents. */
   const run = (incumbent: SearchState["incumbent"], mustSound = true): SearchState => ({
     context,
@@ -66,34 +98,9 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
     counts: looked,
     keep: (room) => found.keep(room && (room.figures.heard || !mustSound) ? room : null),
   });
-  const toBeat = () => Math.max(floor, found.points);
-  const toWin = run(toBeat);
-  const wanted = schoolsWanted(space);
-  const isLaidOut = () => clock !== undefined && clock() - begun > mostMs * LAYING_OUT_SHARE;
-  let isCut = false;
-  const topologiesOn = (by: PlanContext, sets: ReturnType<typeof boxSets>): readonly BoundedTopology[] => {
-    const laid: BoundedTopology[] = [];
-    for (const topology of topologiesOf(space, sets)) {
-      const schools = schoolsOf(space, topology).filter((school) => wanted.includes(school));
-      if (schools.length) laid.push(boundTopology(by, topology, schools));
-      isCut = isLaidOut();
-      if (isCut) break;
-    }
-    return laid;
-  };
-  // There are few topologies without a box, so a first plan is there at once.
-  const sets = boxSets(space);
-  const bare = sets.filter((set) => set.length === 0);
-  const [simplest] = topologiesOn(context, bare)
-    .filter(hasSound)
-    .toSorted((a, b) => b.bound - a.bound);
-  if (simplest && !isOver()) toWin.keep(firstPlan(context, simplest, floor));
-  const bounded = topologiesOn(withPictureBounds(context), sets);
-  // And a fair one from that which promises most, so that a search that runs out of time has something to show.
-  const [promising] = bounded.filter(hasSound).toSorted((a, b) => b.bound - a.bound);
-  const fair = promising && !isOver() ? firstPlan(context, promising, toBeat()) : null;
-  if (fair) toWin.keep(fair);
-  const heard = explore(toWin, bounded.filter(hasSound), isOver);
+  const heard = explore(run(toBeat), bounded.filter(hasSound), isOver);
+  // A search that runs out of time has a fair plan to show, on the topology that promised most.
+  if (heard > -Infinity && hasTime && !anyPlan) atOnce(context, bounded, toBeat());
   // A plan without any sound counts only where no other has any.
   const isSilent = found.best.size === 0 && floor === -Infinity;
   const pending = bounded.filter((one) => isSilent || hasSound(one));
@@ -108,7 +115,7 @@ export function searchPlans(space: WiringSpace, weights: Weights, options: PlanO
   const plans = [...found.best.values()].toSorted((a, b) => b.points - a.points || SCHOOLS.indexOf(a.school) - SCHOOLS.indexOf(b.school));
   return {
     plans,
-    impossible: missed === -Infinity ? wanted.filter((school) => !plans.some((plan) => plan.school === school)) : [],
+    impossible: missed === -Infinity ? schoolsWanted(space).filter((school) => !plans.some((plan) => plan.school === school)) : [],
     proven: gap === 0,
     gap,
     schoolsProven: missed === -Infinity,

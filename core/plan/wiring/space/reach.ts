@@ -50,6 +50,8 @@ export const mayPassAsleep = (system: Device): boolean =>
 interface Joined {
   readonly hubs: readonly Device[];
   readonly wires: readonly Wire[];
+  /** The sockets from which a lead to the sound system may still be laid; its sound is then taken to come there. Left out: none. */
+  readonly leadsFrom?: ReadonlySet<string>;
 }
 
 /** Hubs and wires are never changed in place, so what is reached of them is computed once. */
@@ -62,15 +64,16 @@ export function reachOf(space: WiringSpace, joined: Joined): (socket: CableEnd) 
   return asked;
 }
 
-function reaching(space: WiringSpace, { hubs, wires }: Joined): (socket: CableEnd) => Reach {
+function reaching(space: WiringSpace, { hubs, wires, leadsFrom }: Joined): (socket: CableEnd) => Reach {
   const ways = new Ways([...hubs, ...space.fixedDevices], [...space.fixedCables, ...wires.map(({ cable }) => cable)]);
   const known = new Map<string, Reach>();
   return (socket) => {
     const key = endKey(socket);
     const found = known.get(key);
     if (found) return found;
-    const { ends, leads } = ways.from(socket, "sound");
-    const reach = { screens: ways.from(socket, "picture").ends, sounds: ends.has(space.system.id), leads };
+    const { ends, leads, exits } = ways.from(socket, "sound");
+    const mayLead = leadsFrom !== undefined && [...exits].some((exit) => leadsFrom.has(exit));
+    const reach = { screens: ways.from(socket, "picture").ends, sounds: mayLead || ends.has(space.system.id), leads };
     known.set(key, reach);
     return reach;
   };
@@ -141,6 +144,16 @@ function endsOf(cable: Cable): readonly (readonly [string, FarEnd])[] {
   return fresh;
 }
 
+/** Where ways of a kind lead. */
+interface Followed {
+  /** The devices at whose end one comes out, on the display or from the speakers. */
+  readonly ends: Set<string>;
+  /** The leads for sound alone on them. */
+  readonly leads: Set<string>;
+  /** The sockets by which they leave a device. */
+  readonly exits: Set<string>;
+}
+
 /** The ways through devices and the cables between them. */
 class Ways {
   private readonly insides: ReadonlyMap<string, Insides>;
@@ -151,25 +164,19 @@ class Ways {
     this.far = new Map(cables.flatMap(endsOf));
   }
 
-  /** The devices at whose end a way of a kind comes out, on the display or from the speakers, and the leads for sound alone on it. */
-  from({ device, port }: CableEnd, kind: Kind): { readonly ends: ReadonlySet<string>; readonly leads: ReadonlySet<string> } {
-    const found = { ends: new Set<string>(), leads: new Set<string>() };
+  from({ device, port }: CableEnd, kind: Kind): Followed {
+    const found = { ends: new Set<string>(), leads: new Set<string>(), exits: new Set<string>() };
     this.follow(device, endKey({ device, port }), kind, found, new Set());
     return found;
   }
 
-  private follow(
-    device: string,
-    socket: string,
-    kind: Kind,
-    found: { readonly ends: Set<string>; readonly leads: Set<string> },
-    seen: Set<string>,
-  ): void {
+  private follow(device: string, socket: string, kind: Kind, found: Followed, seen: Set<string>): void {
     if (seen.has(socket)) return;
     seen.add(socket);
     const inside = this.insides.get(device)?.of[kind].get(socket);
     if (inside?.ends) found.ends.add(device);
     for (const exit of inside?.exits ?? []) {
+      found.exits.add(exit);
       const next = this.far.get(exit);
       if (!next) continue;
       if (next.isLead) found.leads.add(next.socket);

@@ -1,5 +1,5 @@
 import type { Device, Port } from "@/core/device";
-import { runBetween } from "@/core/job";
+import { endKey, runBetween } from "@/core/job";
 import { isSwitchBox } from "./switch-box";
 import { isForbidden, SOUND_LEADS, THROUGH_AIR } from "./leads";
 import { firstPort, type BoxAtHand, hdmiOutputs, inputKinds, NO_SOCKETS, reachOf, type Wire, type WiringSpace } from "../space";
@@ -64,18 +64,30 @@ function outputsNeeded(device: Device): number {
   return least;
 }
 
-/** Every box does something: something goes in, and what it is there for goes out. */
-export const isWhole = (space: WiringSpace, hubs: readonly Device[], boxes: readonly BoxAtHand[], wires: readonly Wire[]): boolean =>
-  boxes.every(({ device }) => {
+/** Boxes and hubs as they are joined, and the sockets from which a lead for sound may still be laid. */
+interface JoinedBoxes {
+  readonly hubs: readonly Device[];
+  readonly boxes: readonly BoxAtHand[];
+  readonly wires: readonly Wire[];
+  readonly leadsFrom?: ReadonlySet<string>;
+}
+
+/** Every box does something, or may once its leads are laid: something goes in, and what it is there for goes out. */
+export const isWhole = (space: WiringSpace, joined: JoinedBoxes): boolean =>
+  joined.boxes.every(({ device }) => {
+    const { wires, leadsFrom } = joined;
+    const mayLead = leadsFrom !== undefined && leadsFrom.size > 0;
     const takesPlayers = inputKinds(device, NO_SOCKETS).length > 0;
     const sounds = soundOutputs(device);
-    const isUsedForSound = sounds.some((port) => isWired(device, port, wires));
+    const isUsedForSound = sounds.some(
+      (port) => isWired(device, port, wires) || leadsFrom?.has(endKey({ device: device.id, port: port.id })),
+    );
     // Without a socket for a player it is there for the sound that leaves it, or for nothing.
     if (!isUsedForSound && (sounds.length > 0 || !takesPlayers)) return false;
     const isLit = hdmiOutputs(device).some((port) => isWired(device, port, wires));
-    const goesIn = takesPlayers || isLit || wires.some(({ cable }) => cable.to.device === device.id);
+    const goesIn = takesPlayers || isLit || mayLead || wires.some(({ cable }) => cable.to.device === device.id);
     if (!goesIn || !showsOn(device, wires)) return false;
-    return !isSwitchBox(device) || (isWanting(space, hubs, device, wires) && isHeard(space, hubs, device, wires));
+    return !isSwitchBox(device) || (isWanting(space, joined, device) && isHeard(space, joined, device));
   });
 
 /** The sockets of a box that sound alone leaves by. */
@@ -94,13 +106,13 @@ const isWired = (device: Device, { id }: Port, wires: readonly Wire[]): boolean 
   wires.some(({ cable: { from, to } }) => (from.device === device.id && from.port === id) || (to.device === device.id && to.port === id));
 
 /** From the sockets that a box gathers sound comes to the sound system: nobody gathers what then stays silent. */
-function isHeard(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {
-  const reach = reachOf(space, { hubs, wires });
+function isHeard(space: WiringSpace, joined: JoinedBoxes, box: Device): boolean {
+  const reach = reachOf(space, joined);
   return inputKinds(box, NO_SOCKETS).some((kind) => reach({ device: kind.device, port: firstPort(kind) }).sounds);
 }
 
 /** A box that adds sockets is wanted where there are not enough of the kind that it takes, or where it saves pulling cables. */
-function isWanting(space: WiringSpace, hubs: readonly Device[], box: Device, wires: readonly Wire[]): boolean {
+function isWanting(space: WiringSpace, { hubs, wires }: JoinedBoxes, box: Device): boolean {
   const onward = wires.find(({ cable }) => cable.from.device === box.id)?.cable.to;
   const hub = hubs.find(({ id }) => id === onward?.device);
   if (!onward || !hub) return true;

@@ -2,4 +2,4 @@ export { boxSets, isMatrix, missing, showsOn } from "./box-sets";
 export { isCutOff } from "./leads";
 export { allowsHub, hubOf, type School, SCHOOLS, schoolsOf, schoolsWanted } from "./schools";
 export { isSwitchBox } from "./switch-box";
-export { topologiesOf, type Topology } from "./topologies";
+export { openTopologiesOf, type OpenTopology, topologiesOf, type Topology } from "./topologies";

@@ -1,6 +1,6 @@
 import { classesJoining, type CableClass } from "@/core/facts";
 import type { Device, Port } from "@/core/device";
-import { runBetween, type CableEnd, type Job } from "@/core/job";
+import { endKey, runBetween, type CableEnd, type Job } from "@/core/job";
 import { isTaken, isUnchanged, takenBy, type Wire, wiresBetween, type WiringSpace } from "../space";
 
 /** Sockets that carry sound alone. */
@@ -30,6 +30,14 @@ interface FromHub {
   readonly leads: readonly Possible[];
 }
 
+/** The leads for sound that are still open. */
+export interface OpenLeads {
+  /** The sockets from which one may be laid to the sound system, straight or through a box. */
+  readonly leadsFrom: ReadonlySet<string>;
+  /** Those that are there now and may stay. */
+  readonly leadsThere: readonly Wire[];
+}
+
 /** The leads for sound alone between hubs that stand in a room. */
 export class Leads {
   private readonly intoSystem: readonly FromHub[];
@@ -52,6 +60,20 @@ export class Leads {
       : air.map(({ hub, leads }) => ({ hub, leads: leads.filter(({ wires }) => wires.some(({ existing }) => existing !== null)) }));
   }
 
+  /** The leads that could be laid beside some wires into the sound system, or into a box from which such a lead goes on. */
+  beside(wires: readonly Wire[]): OpenLeads {
+    const { system } = this.space;
+    const intoSystem = [...this.intoSystem, ...this.throughAir].filter(({ hub }) => !isSpared(wires, hub, system));
+    const intoBoxes = intoSystem.flatMap(({ hub: box }) =>
+      box.role === "box" ? this.intoBox(box).filter(({ hub }) => !isSpared(wires, hub, box)) : [],
+    );
+    const leads = [...intoSystem, ...intoBoxes].flatMap((from) => from.leads);
+    return {
+      leadsFrom: new Set(leads.map(({ from }) => endKey(from))),
+      leadsThere: leads.flatMap((lead) => lead.wires.filter(isUnchanged)),
+    };
+  }
+
   /** Some wires with every set of leads into the sound system, at most one from each screen or box, straight or through a box. */
   *with(wires: readonly Wire[], from = 0): Generator<readonly Wire[]> {
     const { system } = this.space;
@@ -72,9 +94,7 @@ export class Leads {
     if (from.length === 0) return [];
     const taken = takenBy([...this.space.fixedCables, ...wires.map(({ cable }) => cable)]);
     return from.flatMap(({ hub, leads }) => {
-      // What leads into it by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound.
-      if (wires.some(({ cable }) => cable.from.device === hub.id && cable.to.device === target.id)) return [];
-      if (hub.role === "box" && wires.some(({ cable }) => cable.from.device === target.id && cable.to.device === hub.id)) return [];
+      if (isSpared(wires, hub, target)) return [];
       const free = leads.filter(({ from: out, to }) => !isTaken(taken, out) && !isTaken(taken, to));
       const different = oneOfEach(free);
       return worthLaying(
@@ -110,6 +130,12 @@ export class Leads {
     return [{ from, to, likeness: `${port.id} ${input.connector}`, wires: wiresBetween(this.space, this.room, from, to) }];
   }
 }
+
+/** What leads into a device by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound. */
+const isSpared = (wires: readonly Wire[], hub: Device, target: Device): boolean =>
+  wires.some(({ cable: { from, to } }) =>
+    from.device === hub.id ? to.device === target.id : hub.role === "box" && from.device === target.id && to.device === hub.id,
+  );
 
 /** Of leads that differ only in which of some equal sockets they lead into one: that which is there already, else the first. */
 function oneOfEach(leads: readonly Possible[]): readonly Possible[] {

@@ -1,7 +1,7 @@
 import { hasReturn, type Device } from "@/core/device";
 import { loopThrough, type CableEnd } from "@/core/job";
 import { boxSets, isWhole, missing, showsOn } from "./box-sets";
-import { Leads } from "./leads";
+import { Leads, type OpenLeads } from "./leads";
 import {
   firstPort,
   type BoxAtHand,
@@ -24,17 +24,35 @@ export interface Topology {
   readonly hubs: readonly Device[];
 }
 
+/** The HDMI wires of topologies whose leads for sound are still open. */
+export interface OpenTopology extends Topology, OpenLeads {
+  /** Every topology with these wires and some of the leads, or none. */
+  readonly completed: () => Iterable<Topology>;
+}
+
 /**
  * Every way to join screens, boxes and sound system that makes sense: each HDMI output into an input that it fits, the sound system's
  * into a return socket where the screen has one, at most one lead for sound from each of them, and no box that nothing goes through.
  */
 export function* topologiesOf(space: WiringSpace, sets = boxSets(space)): Generator<Topology> {
+  for (const open of openTopologiesOf(space, sets)) yield* open.completed();
+}
+
+/** The same by their HDMI wires, with the leads for sound still open. */
+export function* openTopologiesOf(space: WiringSpace, sets = boxSets(space)): Generator<OpenTopology> {
   for (const boxes of sets) {
     const hubs = [...space.screens, ...(isScreen(space, space.system) ? [] : [space.system]), ...boxes.map(({ device }) => device)];
     const room = jobWith(space, hubs, []);
     const leads = new Leads(space, room, hubs);
     for (const joins of new OutputJoiner({ space, boxes, hubs, room }).all()) {
-      for (const wires of leads.with(joins)) if (isWhole(space, hubs, boxes, wires)) yield { boxes, wires, hubs };
+      const completed = function* (): Generator<Topology> {
+        for (const wires of leads.with(joins)) {
+          const topology = { boxes, wires, hubs };
+          if (isWhole(space, topology)) yield topology;
+        }
+      };
+      const open = { boxes, wires: joins, hubs, ...leads.beside(joins), completed };
+      if (isWhole(space, open)) yield open;
     }
   }
 }
