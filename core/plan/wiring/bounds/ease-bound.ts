@@ -23,6 +23,11 @@ export interface ReachedBy {
   readonly system: boolean;
 }
 
+/** The same with whether it can be watched from there while the sound system sleeps. */
+export interface SeenFrom extends ReachedBy {
+  readonly alone: boolean;
+}
+
 /** Which hubs take no part in control as they are set. */
 export const controlOffKey = (hubs: readonly Device[]): string => hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
 
@@ -123,23 +128,25 @@ export interface ActsUpperBound {
    */
   readonly volume: number;
   readonly volumeBesideArc: number;
+  /** It can be watched while the sound system sleeps. */
+  readonly alone: boolean;
 }
 
 /**
  * How the acts that depend on a player can go at best: whoever no control wire leads to is switched on or off by hand, with its own remote,
  * and that is a step of its own.
  */
-export function actsUpperBound(space: WiringSpace, reach: ControlReach, device: Device, reached: ReachedBy): ActsUpperBound {
+export function actsUpperBound(space: WiringSpace, reach: ControlReach, player: string, seen: SeenFrom): ActsUpperBound {
   const bySpace = memo.get(space) ?? new Map<string, ActsUpperBound[]>();
   memo.set(space, bySpace);
-  const known = bySpace.get(device.id) ?? [];
-  bySpace.set(device.id, known);
-  const { mainScreen, anyScreen, system } = reached;
-  const way = [reach.systemFollows, reach.volumeReaches, reach.mayArc, mainScreen, anyScreen, system].reduce(
+  const known = bySpace.get(player) ?? [];
+  bySpace.set(player, known);
+  const { mainScreen, anyScreen, system, alone } = seen;
+  const way = [reach.systemFollows, reach.volumeReaches, reach.mayArc, mainScreen, anyScreen, system, alone].reduce(
     (bits, one) => bits * 2 + Number(one),
     0,
   );
-  return (known[way] ??= computeBound(space, reach, device, reached));
+  return (known[way] ??= computeBound(space, reach, player, seen));
 }
 
 /** A space is never changed in place, and there are few ways in which a device can be reached, each numbered. */
@@ -148,8 +155,8 @@ const memo = new WeakMap<WiringSpace, Map<string, ActsUpperBound[]>>();
 function computeBound(
   space: WiringSpace,
   { systemFollows, volumeReaches, mayArc }: ControlReach,
-  device: Device,
-  reached: ReachedBy,
+  player: string,
+  { alone, ...reached }: SeenFrom,
 ): ActsUpperBound {
   const main = space.screens.find(({ id }) => id === space.mainScreen);
   const hasOwn = main?.sources.some(({ contents }) => contents.length > 0) ?? false;
@@ -157,7 +164,7 @@ function computeBound(
   // What fails where the sound of the player, or of the screen itself, waits for a return that never begins.
   let [waking, showing] = [0, 0];
   for (const { act, weight } of commonActs(space)) {
-    if (playerOfAct(space, act) !== device.id) continue;
+    if (playerOfAct(space, act) !== player) continue;
     const goes = leastSteps(act, { hasOwn, systemFollows, reached, newsFromScreen: space.job.brief.newsFrom === "screen" });
     const eased = goes ? weight * easeAfter(goes.steps) : 0;
     ease += eased;
@@ -166,7 +173,7 @@ function computeBound(
     remotes = Math.max(remotes, goes?.remotes ?? Infinity);
     if (!volumeReaches && (act.act === "louder" || act.act === "mute")) volumeBesideArc += weight * (1 - easeAfter(1));
   }
-  return { ease, remotes, volume: mayArc ? Math.min(volumeBesideArc, waking, showing) : volumeBesideArc, volumeBesideArc };
+  return { ease, remotes, volume: mayArc ? Math.min(volumeBesideArc, waking, showing) : volumeBesideArc, volumeBesideArc, alone };
 }
 
 /** What an act depends on. */

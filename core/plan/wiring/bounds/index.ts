@@ -6,6 +6,7 @@ export {
   controlReachKey,
   controlReachOf,
   mayTakePart,
+  type SeenFrom,
 } from "./ease-bound";
 export { asPlanned, pictureOnScreens, pictureUpperBound, WHOLE_ON_ALL } from "./picture-on-screens";
 export { soundUpperBound } from "./sound-bound";

@@ -1,7 +1,7 @@
 import { makeRig, picturesOf, type Rig } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { Cable } from "@/core/job";
-import { choicesOf, hdmiOut, inputKinds, NO_SOCKETS, type WiringSpace, withSettings } from "../space";
+import { choicesOf, findPlayer, hdmiOut, inputKinds, NO_SOCKETS, type WiringSpace, withSettings } from "../space";
 import { shownKept } from "../evaluation";
 
 /** How much of its picture each content of a player can keep on a screen, 0 to 1, in the order of its contents. */
@@ -25,9 +25,9 @@ export function pictureOnScreens(space: WiringSpace): PictureOn {
 }
 
 function keptDirectly(space: WiringSpace, playerId: string, screenId: string): readonly number[] {
-  const player = space.players.find(({ id }) => id === playerId);
+  const player = findPlayer(space, playerId);
   const screen = space.screens.find(({ id }) => id === screenId);
-  if (!player || !screen) return [];
+  if (!screen) return [];
   const kinds = inputKinds(screen, NO_SOCKETS).map(({ ports }) => keptIn(space, asPlanned(player), asPlanned(screen), ports[0] ?? ""));
   const contents = player.sources.flatMap((source) => source.contents);
   // Where no socket shows it at all, a box between them might.

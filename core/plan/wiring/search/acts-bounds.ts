@@ -7,8 +7,9 @@ import {
   controlReachKey,
   controlReachOf,
   mayTakePart,
+  type SeenFrom,
 } from "../bounds";
-import { jobWith, mayPassAsleep, seenAloneFrom } from "../space";
+import { findPlayer, jobWith, mayPassAsleep, seenAloneFrom, type SocketKind } from "../space";
 import type { Topology } from "../topology";
 import type { Configuration, PlanContext } from "./configurations";
 import type { Plug } from "./plugs";
@@ -21,21 +22,21 @@ export interface HubsAsSet extends Pick<Configuration, "hubs"> {
   readonly returns?: "open";
 }
 
-/** Upper bound of the acts of a player in a socket. */
-export interface ActsOfPlug extends ActsUpperBound {
-  /** It can be watched while the sound system sleeps. */
-  readonly alone: boolean;
+/** What is known of the sockets of a kind with hubs that are set in some way, or in any. */
+interface Spot {
+  /** Of players on its control wire, and of those that are not. */
+  readonly heard: SeenFrom;
+  readonly unheard: SeenFrom;
 }
 
-/** Who is on whose control wire with hubs that are set in some way, or in any, and what plugs have been asked about. */
+/** Who is on whose control wire with hubs that are set in some way, or in any, and what sockets have been asked about. */
 interface Hearing {
   readonly reach: ControlReach;
   readonly isAlone: (socket: CableEnd) => boolean;
-  /** For a player that takes part in control, and for one that does not. */
-  readonly asked: { readonly takingPart: Map<Plug, ActsOfPlug>; readonly apart: Map<Plug, ActsOfPlug> };
+  readonly spots: Map<SocketKind, Spot>;
 }
 
-/** Upper bounds of the acts of players on a topology. */
+/** Upper bounds of the acts of players on a topology; leads for sound change nothing about them. */
 export class ActsBounds {
   /** By all of the hubs' settings that matter for it. */
   private readonly hearings = new Map<string, Hearing>();
@@ -50,20 +51,14 @@ export class ActsBounds {
    * @param set the hubs; in any way they can be set where it is null
    * @param takesPart whether its player takes part in control, if it can
    */
-  of(set: HubsAsSet | null, plug: Plug, takesPart: boolean): ActsOfPlug | null {
-    const { reach, isAlone, asked } = this.hearingOn(set);
-    const known = takesPart ? asked.takingPart : asked.apart;
-    const found = known.get(plug);
-    if (found) return found;
+  of(set: HubsAsSet | null, { player, kind, wire }: Plug, takesPart: boolean): ActsUpperBound | null {
+    if (!kind || !wire) return null;
     const { space } = this.context;
-    const { wire } = plug;
-    const player = space.players.find(({ id }) => id === plug.player);
-    if (!player || !wire) return null;
-    const { to, controlWire } = wire.cable;
-    const reached = reach.ofSocket(to, takesPart && controlWire && mayTakePart(player));
-    const fresh = { ...actsUpperBound(space, reach, player, reached), alone: isAlone(to) };
-    known.set(plug, fresh);
-    return fresh;
+    const { reach, isAlone, spots } = this.hearingOn(set);
+    const spot = spots.get(kind) ?? spotOf(reach, isAlone, wire.cable.to);
+    spots.set(kind, spot);
+    const isHeard = takesPart && wire.cable.controlWire && mayTakePart(findPlayer(space, player));
+    return actsUpperBound(space, reach, player, isHeard ? spot.heard : spot.unheard);
   }
 
   private hearingOn(set: HubsAsSet | null): Hearing {
@@ -76,9 +71,14 @@ export class ActsBounds {
     const fresh = {
       reach: controlReachOf(space, job, isSet ? "set" : set ? "returns-open" : "open"),
       isAlone: isSet ? seenAloneFrom(space, job) : seenAloneFrom(space, job, mayPassAsleep(space.system)),
-      asked: { takingPart: new Map<Plug, ActsOfPlug>(), apart: new Map<Plug, ActsOfPlug>() },
+      spots: new Map<SocketKind, Spot>(),
     };
     this.hearings.set(key, fresh);
     return fresh;
   }
 }
+
+const spotOf = (reach: ControlReach, isAlone: Hearing["isAlone"], socket: CableEnd): Spot => {
+  const alone = isAlone(socket);
+  return { heard: { ...reach.ofSocket(socket, true), alone }, unheard: { ...reach.ofSocket(socket, false), alone } };
+};

@@ -19,6 +19,7 @@ import {
   choicesOf,
   combinations,
   isSeenAlone,
+  findPlayer,
   jobWith,
   type SettingChoice,
   type StandIn,
@@ -118,8 +119,7 @@ export function standInOfPlug(space: WiringSpace, plug: Plug): StandIn | null {
   const known = standIns.get(plug);
   if (known !== undefined) return known;
   const { player: id, wire, kind } = plug;
-  const player = space.players.find((one) => one.id === id);
-  const found = player && wire && kind ? standInOf(space, player, { wire, kind }) : null;
+  const found = wire && kind ? standInOf(space, findPlayer(space, id), { wire, kind }) : null;
   standIns.set(plug, found);
   return found;
 }

@@ -1,7 +1,7 @@
 import { addEffort, menuEffort, wireEffort } from "../evaluation";
 import type { Configuration, PlanContext } from "./configurations";
 import { everyConfiguration } from "./setting-group";
-import { choicesOf } from "../space";
+import { choicesOf, findPlayer } from "../space";
 import { draftOf, type WiringPlan } from "./plan-draft";
 import { assignPlugs } from "./plug-assignment";
 import type { PlayerOption } from "./judge-plug";
@@ -22,9 +22,9 @@ export function firstPlan(context: PlanContext, { topology, schools, plugs }: Bo
     const found = placing && assignPlugs(placing, ({ most }) => most);
     if (!found || !configuration) continue;
     const chosen = found.plugs.flatMap(({ player: id, kind, wire }): PlayerOption[] => {
-      const player = space.players.find((one) => one.id === id);
-      const settings = player && wire ? choicesOf(player, false).flatMap(([first]) => first ?? []) : [];
-      const menus = menuEffort(player ? [player] : [], settings);
+      const player = findPlayer(space, id);
+      const settings = wire ? choicesOf(player, false).flatMap(([first]) => first ?? []) : [];
+      const menus = menuEffort([player], settings);
       const effort = wire ? addEffort(wireEffort(space, wire), menus) : menus;
       return [{ player: id, kind, wire, settings, effort, points: 0, remotes: 1 }];
     });

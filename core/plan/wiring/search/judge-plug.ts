@@ -14,7 +14,7 @@ import {
 } from "../evaluation";
 import { returnWords, type Configuration, type PlanContext } from "./configurations";
 import type { PlugOutcome, StandInOutcome } from "./evaluate-plug";
-import { hasOwnLead, jobWith, type SettingChoice } from "../space";
+import { findPlayer, hasOwnLead, jobWith, type SettingChoice } from "../space";
 import { easeShare, withoutSocket } from "../bounds";
 import type { Plug } from "./plugs";
 
@@ -29,8 +29,8 @@ export interface PlayerOption extends Omit<Plug, "most" | "reach"> {
 
 /** An unplugged player neither wakes nor is woken. Acts about no particular player are counted with the first one; where that is unplugged they count as going well. */
 export function unpluggedOption({ space, weights }: PlanContext, { player, kind, wire }: Plug): PlayerOption | null {
-  const device = space.players.find(({ id }) => id === player);
-  if (!device || !(hasOwnLead(space, player) || fulfils(space, player, []))) return null;
+  const device = findPlayer(space, player);
+  if (!(hasOwnLead(space, player) || fulfils(space, player, []))) return null;
   const isFirst = space.players[0]?.id === player;
   const ease = weights.ease * ACTS_SHARE * easeShare(space, player, (act) => isFirst || !isOnPurpose(act));
   const points = ease - UNPLUGGED_POINTS + withoutSocket(space, weights, device);

@@ -128,7 +128,10 @@ describe("the volume keys of a screen", () => {
     const [first] = space.players;
     const reach = controlReachOf(space, jobWith(space, topology.hubs, topology.wires));
     if (!first) throw new Error("no player");
-    return { space, acts: actsUpperBound(space, reach, first, reach.ofSocket({ device: "tv", port: "hdmi2" }, true)) };
+    return {
+      space,
+      acts: actsUpperBound(space, reach, first.id, { ...reach.ofSocket({ device: "tv", port: "hdmi2" }, true), alone: true }),
+    };
   };
 
   test("reach a receiver on the screen's own control wire", () => {

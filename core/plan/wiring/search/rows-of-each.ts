@@ -1,6 +1,6 @@
 import type { Arrival } from "@/core/chain";
 import { rowsIn, type Configuration, type PlanContext } from "./configurations";
-import { jobWith, setLike, standInOf } from "../space";
+import { findPlayer, jobWith, setLike, standInOf } from "../space";
 import type { PlayerOption } from "./judge-plug";
 
 /** Configurations and options are immutable, so the rows of each option are gathered once. */
@@ -27,8 +27,7 @@ function rowsAlone(
   { player: id, wire, kind, settings }: PlayerOption,
 ): readonly Arrival[] {
   const { space } = context;
-  const player = space.players.find((one) => one.id === id);
-  if (!player) return [];
+  const player = findPlayer(space, id);
   const plugged = wire && kind ? standInOf(space, player, { wire, kind }) : null;
   const standIn = plugged?.device ?? player;
   const set = setLike(standIn, settings);

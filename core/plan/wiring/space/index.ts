@@ -21,6 +21,7 @@ export {
   type Bond,
   type BoxAtHand,
   type CableAtHand,
+  findPlayer,
   hasOwnLead,
   hdmiOut,
   type Must,

@@ -1,6 +1,7 @@
 import { castOf, householdOf } from "@/core/cec";
 import type { CableClass, SettingKey } from "@/core/facts";
 import type { Device, HdmiPort } from "@/core/device";
+import { present } from "@/core/outcome";
 import { cableAt, chosenSoundSystem, type Bond as BriefBond, type Cable, type CableEnd, type Job, type Want } from "@/core/job";
 
 /** A box that a plan may use: one that is in the room, or one of the van or the shop with its price. */
@@ -72,6 +73,16 @@ export interface WiringSpace {
 
 export const hdmiOut = (device: Device): HdmiPort | undefined =>
   device.ports.find((port): port is HdmiPort => port.connector === "hdmi" && port.direction === "out");
+
+/** The players of a space by their ids. */
+const named = new WeakMap<WiringSpace, ReadonlyMap<string, Device>>();
+
+/** A player of a space. */
+export function findPlayer(space: WiringSpace, id: string): Device {
+  const players = named.get(space) ?? new Map(space.players.map((player) => [player.id, player]));
+  named.set(space, players);
+  return present(players.get(id), "a player of the space");
+}
 
 /** Whether a player has a lead for sound of its own that no plan touches, over which it can play wherever its picture goes. */
 export const hasOwnLead = ({ fixedCables }: WiringSpace, player: string): boolean => fixedCables.some(({ from }) => from.device === player);
