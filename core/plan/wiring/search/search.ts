@@ -133,9 +133,7 @@ class Found {
   constructor(private readonly options: PlanOptions) {}
 
   /** The points of the best of all. */
-  get points(): number {
-    return Math.max(-Infinity, ...[...this.best.values()].map(({ points }) => points));
-  }
+  points = -Infinity;
 
   /** Keeps a plan where it is the best of its school. */
   keep(plan: WiringPlan | null): WiringPlan | null {
@@ -143,9 +141,10 @@ class Found {
     if (!plan) return null;
     this.options.onPlayed?.(plan);
     if (plan.points <= (this.best.get(plan.school)?.points ?? -Infinity) + ALIKE) return plan;
-    const isTop = plan.points > this.points;
     this.best.set(plan.school, plan);
-    if (isTop) this.options.onBetter?.(plan);
+    if (plan.points <= this.points) return plan;
+    this.points = plan.points;
+    this.options.onBetter?.(plan);
     return plan;
   }
 }
