@@ -124,8 +124,10 @@ test("changes never misses a single change that lifts a row and lowers none", ()
         if (!applied.ok) return false;
         const after = solveAgain(before, applied.value.job);
         const { lifts, lowers, pictureLifts, pictureLowers } = movedRows(before.rows, after.rows);
-        // A picture on one screen more is no row that stood lower before, and of what nobody knows nothing is promised.
-        const isKnown = (id: string) => before.rows.some((row) => row.id === id);
+        // A screen that nothing was plugged into is new with its rows, and of what nobody knows nothing is promised.
+        const isInUse = (screen: string | null) => job.cables.some(({ to }) => to.device === screen);
+        const isKnown = (id: string) =>
+          [...before.rows, ...after.rows].some((row) => row.id === id && (row.player === row.screen || isInUse(row.screen)));
         const isSure = after.rows.every(({ soundVerdict }) => soundVerdict !== "unknown");
         return isSure && [...lifts, ...pictureLifts].some(isKnown) && lowers.length + pictureLowers.length === 0;
       });

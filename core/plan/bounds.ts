@@ -59,7 +59,7 @@ export interface Room {
 /** Upper bounds of every row: of the gear as it is, and with one of the boxes at hand in any of its places. */
 export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: readonly Change[] = []): Bounds {
   const free: Freedom = { plugs: kinds.includes("plug"), cables: kinds.includes("cable") };
-  const screens = new Map(start.units.map((unit) => [unit.key, screensOf(unit)]));
+  const screens = new Map(start.units.map((unit) => [unit.key, screensOf(start.job, unit)]));
   const rooms = [start.job, ...boxes.flatMap(({ command }) => appliedTo(start.job, command))];
   const bounds = new Map(
     start.units.map((unit) => {

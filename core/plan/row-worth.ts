@@ -28,12 +28,13 @@ export function worthOf(job: Job, rows: readonly Arrival[], screens: readonly st
   return { sound: Math.min(...rows.map((row) => wishedScoreOf(job, row))), pictures: new Map(pictures) };
 }
 
-/** The screens that matter for a content: those it reaches, and any one where it lights none of them. */
-export function screensOf({ rows }: Pick<SolvedUnit, "rows">): readonly string[] {
-  const content = rows[0]?.content;
-  if (!content?.picture) return [];
+/** The screens that matter for a content: those it reaches, every other one that something is plugged into, and any one where it lights none of them. */
+export function screensOf({ devices, cables }: Job, { rows }: Pick<SolvedUnit, "rows">): readonly string[] {
+  if (!rows[0]?.content.picture) return [];
   const reached = rows.flatMap(({ screen }) => screen ?? []);
-  return rows.some(({ picture }) => picture) ? reached : [...reached, ANY_SCREEN];
+  const inUse = devices.filter(({ id, role, display }) => role === "screen" && display && cables.some(({ to }) => to.device === id));
+  const others = inUse.flatMap(({ id }) => (reached.includes(id) ? [] : [id]));
+  return [...reached, ...others, ...(rows.some(({ picture }) => picture) ? [] : [ANY_SCREEN])];
 }
 
 /** Whether one worth is nowhere less than another. */
