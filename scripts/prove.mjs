@@ -10,6 +10,7 @@ const UNIT = [
   "core/plan/paper-changes.property.test.ts",
   "core/plan/paper-plans.property.test.ts",
   "core/plan/wander.property.test.ts",
+  "core/cec/bus-on-paper.property.test.ts",
   "cli/spelled-rooms.test.ts",
   "demo/check.test.ts",
   "core/plan/wiring/evaluation",
