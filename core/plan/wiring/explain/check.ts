@@ -1,7 +1,7 @@
 import { solve, type Arrival } from "@/core/chain";
 import { effectiveSetting, type Device } from "@/core/device";
 import type { SettingKey } from "@/core/facts";
-import { applyCommand, freeId, sameEnd, type Cable, type Job } from "@/core/job";
+import { applyCommand, freeId, sameEnd, type Cable, type CableEnd, type Job } from "@/core/job";
 import { possibleChanges, type Change } from "../../changes";
 import { purchases } from "../../purchase";
 import { allowedKinds } from "../../wished";
@@ -88,7 +88,7 @@ function neighboursOf(space: WiringSpace, job: Job): readonly Change[] {
  * @param mustSound a room in which nothing comes from the sound system is none, for another one is heard
  */
 export function worthOfRoom(space: WiringSpace, weights: Weights, job: Job, mustSound = false): number | null {
-  if (breaksBond(space, job) || isUnwantedLead(space, job)) return null;
+  if (breaksBond(space, job) || isUnwantedLead(space, job) || hasForbiddenCable(space, job)) return null;
   const solved = solve(job, "planned");
   if (!isUsed(space, job, solved.rows)) return null;
   const of = (device: string): readonly Arrival[] => solved.rows.filter(({ player }) => player === device);
@@ -128,6 +128,16 @@ const isUnwantedLead = (space: WiringSpace, { cables }: Job): boolean =>
       space.players.some(({ id }) => id === cable.from.device) &&
       !space.fixedCables.some(({ id }) => id === cable.id),
   );
+
+/** Whether a cable was bought that may not be: where only boxes may, each comes with its own and keeps them. */
+const hasForbiddenCable = ({ job: before }: WiringSpace, { devices, cables }: Job): boolean => {
+  if (before.brief.mayBuy.includes("cable")) return false;
+  const isBought = ({ device }: CableEnd) => devices.some(({ id }) => id === device) && !before.devices.some(({ id }) => id === device);
+  return cables.some(
+    ({ id, class: kind, from, to }) =>
+      kind !== "bluetooth" && !before.cables.some((cable) => cable.id === id) && !isBought(from) && !isBought(to),
+  );
+};
 
 /** What it takes to come from the room as it was found to this one, by what differs between the two. */
 export function effortOf(space: WiringSpace, job: Job): Effort {

@@ -155,3 +155,38 @@ describe("a lead for sound from the player itself", () => {
     }
   });
 });
+
+test("where only boxes may be bought, the cables that come with one stay at it: none joins two devices that were there before", () => {
+  const space = anySpace({
+    screen: "tv-arc",
+    second: null,
+    system: "bar-one-input",
+    players: ["streamer-4k"],
+    boxes: ["earc-extractor-mixed"],
+    settings: [],
+    quirks: [],
+    plugs: [],
+    brief: {
+      weighing: "least-spending",
+      mayBuy: ["box"],
+      newsFrom: "system",
+      surround: "wished",
+      screensAtOnce: null,
+      remotes: null,
+      bonds: [],
+      musts: [],
+      hopes: [],
+    },
+  });
+  const weights = weightsOf(space.job.brief);
+  const plan = present(checkedPlans(space, weights, { onlyBest: true }).plans[0], "a plan");
+  expect(worthOfRoom(space, weights, plan.job)).toBeCloseTo(plan.points, 6);
+  const fromSystem = present(
+    plan.job.cables.find(({ from }) => from.device === "system"),
+    "a cable of the bar",
+  );
+  const moved = plan.job.cables.map((cable) => (cable === fromSystem ? { ...cable, to: { device: "screen", port: "hdmi1" } } : cable));
+  const asFound = (mayBuy: Brief["mayBuy"]): WiringSpace => ({ ...space, job: { ...space.job, brief: { ...space.job.brief, mayBuy } } });
+  expect(worthOfRoom(asFound(["box"]), weights, { ...plan.job, cables: moved })).toBeNull();
+  expect(worthOfRoom(asFound(["box", "cable"]), weights, { ...plan.job, cables: moved })).not.toBeNull();
+});
