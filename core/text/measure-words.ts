@@ -1,6 +1,7 @@
 import type { Doubt, HeardChannel, RecordingTrouble, WavTrouble } from "@/core/measure";
 import { unreachable } from "@/core/outcome";
 import { channelName } from "./room-words";
+import { decibelWords, signed } from "./room-sheet-words";
 import { formatMegabytes, upperFirst } from "./names";
 
 const LOOKS: Readonly<Record<Extract<WavTrouble, { code: "not-wav" }>["looksLike"], string>> = {
@@ -58,7 +59,7 @@ const doubtWords = (doubt: Doubt): string => {
   }
 };
 
-/** What was heard of a channel: "Left surround: 11.20 ms after, −6.0 dB, inverted: swap + and − at one end." */
+/** What was heard of a channel: "Left surround: 11.20 ms later, −6 dB; inverted: swap + and − at one end of its wire." */
 export function heardSentence({ channel, heard, arrivalMs, levelDb, polarity, why }: HeardChannel): string {
   const name = upperFirst(channelName(channel));
   if (!heard || arrivalMs === null || levelDb === null) return `${name}: ${why ? doubtWords(why) : "not heard"}.`;
@@ -67,10 +68,13 @@ export function heardSentence({ channel, heard, arrivalMs, levelDb, polarity, wh
       ? "the others are compared with it"
       : `${Math.abs(arrivalMs).toFixed(2)}\u2009ms ${arrivalMs > 0 ? "later" : "earlier"}`;
   const turned = polarity === "inverted" ? "; inverted: swap + and \u2212 at one end of its wire" : "";
-  return `${name}: ${when}, ${levelDb.toFixed(1)}\u2009dB${turned}${why ? `; ${doubtWords(why)}` : ""}.`;
+  return `${name}: ${when}, ${decibelWords(levelDb)}${turned}${why ? `; ${doubtWords(why)}` : ""}.`;
 }
 
-/** How well the recording as a whole can be trusted. */
+/**
+ * How well the recording as a whole can be trusted.
+ * @param noiseDb of full scale, so below 0
+ */
 export const recordingSentence = ({
   driftPpm,
   noiseDb,
@@ -80,10 +84,7 @@ export const recordingSentence = ({
   readonly noiseDb: number;
   readonly clipped: boolean;
 }): string =>
-  `The recorder's clock is off by ${driftPpm.toFixed(1)} parts in a million, which is taken out. Room noise ${noiseDb.toFixed(0)}\u2009dB below full scale.${clipped ? " The recording is overdriven: lower the recorder's level and repeat." : ""}`.replace(
-    "-",
-    "\u2212",
-  );
+  `The recorder's clock is off by ${signed(driftPpm)} parts in a million, which is taken out. Room noise ${Math.round(-noiseDb)}\u2009dB below full scale.${clipped ? " The recording is overdriven: lower the recorder's level and repeat." : ""}`;
 
 export const SIGNAL_CAUTION =
   "Start with the volume at zero and raise it until the noise is as loud as speech. Keep everyone's ears away from the speakers; above 85\u2009dB hearing is at risk within hours.";

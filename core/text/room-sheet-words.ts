@@ -7,7 +7,8 @@ import { deviceName, lowerFirst, upperFirst } from "./names";
 import { unitName } from "./unit-name";
 import { channelName } from "./room-words";
 
-const signed = (figure: number, digits = 1): string =>
+/** "+2", "−0.5", "0". */
+export const signed = (figure: number, digits = 1): string =>
   `${figure > 0 ? "+" : figure < 0 ? "\u2212" : ""}${Number(Math.abs(figure).toFixed(digits))}`;
 
 /** "+2 dB". */
