@@ -40,3 +40,16 @@ export function cableByHand(from: string, to: string, rest: object = {}) {
     ...rest,
   };
 }
+
+/** A player with one film of one sound track, which its socket "out" passes as it is. */
+export const playerByHand = (id: string, track: { readonly coding: string; readonly channels: string }, picture: object) => ({
+  id,
+  name: id,
+  role: "player",
+  ports: [hdmiByHand("out", "out")],
+  sources: [{ id: "own", name: "own", kind: "media", contents: [{ id: "film", name: "film", kind: "film", tracks: [track], picture }] }],
+  routes: [
+    { kind: "sound", from: ["own"], to: ["out"], passes: [track] },
+    { kind: "picture", from: ["own"], to: ["out"] },
+  ],
+});

@@ -2,31 +2,14 @@ import { describe, expect, test } from "vitest";
 import { arrivalsOf } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { setWords } from "@/core/text";
-import { cableByHand, hdmiByHand, jobByHand } from "@/demo/by-hand-under-test";
+import { cableByHand, hdmiByHand, jobByHand, playerByHand } from "@/demo/by-hand-under-test";
 import { smallestChanges } from "./smallest-changes";
 
 const PICTURE = { mode: "3840x2160@24", depth: 8, chroma: "420", hdr: "sdr", protected: true };
 const PLAIN = { ...PICTURE, mode: "1920x1080@24", protected: false };
 
 /** A player with one content in Dolby Digital. */
-const player = (id: string, picture: object) => ({
-  id,
-  name: id,
-  role: "player",
-  ports: [hdmiByHand("out", "out")],
-  sources: [
-    {
-      id: "own",
-      name: "own",
-      kind: "media",
-      contents: [{ id: "film", name: "film", kind: "film", tracks: [{ coding: "ac3", channels: "5.1" }], picture }],
-    },
-  ],
-  routes: [
-    { kind: "sound", from: ["own"], to: ["out"], passes: [{ coding: "ac3", channels: "5.1" }] },
-    { kind: "picture", from: ["own"], to: ["out"] },
-  ],
-});
+const player = (id: string, picture: object) => playerByHand(id, { coding: "ac3", channels: "5.1" }, picture);
 const screen = (id: string, hdcp: "none" | "2.2" = "2.2") => ({
   id,
   name: id,

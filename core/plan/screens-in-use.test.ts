@@ -1,30 +1,13 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { cableByHand, hdmiByHand, jobByHand } from "@/demo/by-hand-under-test";
+import { cableByHand, hdmiByHand, jobByHand, playerByHand } from "@/demo/by-hand-under-test";
 import { weighedChanges } from "./single-changes";
 import { commandOf, smallestChanges } from "./smallest-changes";
 import { made } from "@/demo/room-under-test";
 
 const PICTURE = { mode: "1920x1080@24", depth: 8, chroma: "420", hdr: "sdr", protected: false };
-const player = (id: string) => ({
-  id,
-  name: id,
-  role: "player",
-  ports: [hdmiByHand("out", "out")],
-  sources: [
-    {
-      id: "own",
-      name: "own",
-      kind: "media",
-      contents: [{ id: "film", name: "film", kind: "film", tracks: [{ coding: "lpcm", channels: "2.0" }], picture: PICTURE }],
-    },
-  ],
-  routes: [
-    { kind: "sound", from: ["own"], to: ["out"], passes: [{ coding: "lpcm", channels: "2.0" }] },
-    { kind: "picture", from: ["own"], to: ["out"] },
-  ],
-});
+const player = (id: string) => playerByHand(id, { coding: "lpcm", channels: "2.0" }, PICTURE);
 /** A screen with a speaker of its own, so that what is plugged into it sounds too. */
 const screen = (id: string) => ({
   id,
