@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { jobByHand } from "@/demo/by-hand-under-test";
+import { cableByHand, hdmiByHand, jobByHand } from "@/demo/by-hand-under-test";
 
 /** A room spelled out by hand: a disc player into a sound system with two HDMI sockets, and a screen behind it. */
 interface Spelled {
@@ -12,20 +12,8 @@ interface Spelled {
   readonly devices?: readonly Record<string, unknown>[];
 }
 
-const hdmi = (id: string, direction: "in" | "out", rest: Record<string, unknown> = {}) => ({
-  id,
-  label: id.toUpperCase(),
-  connector: "hdmi",
-  direction,
-  maxGbps: 18,
-  hdcp: "2.2",
-  returns: "none",
-  ...rest,
-});
-const cable = (id: string, from: string, to: string, rest: Record<string, unknown> = {}) => {
-  const end = (text: string) => ({ device: text.split(" ")[0], port: text.split(" ")[1] });
-  return { id, from: end(from), to: end(to), class: "ultra-high-speed", lengthM: 2, returnWires: "earc", ...rest };
-};
+const hdmi = (id: string, direction: "in" | "out", rest: object = {}) => hdmiByHand(id, direction, { label: id.toUpperCase(), ...rest });
+const cable = (id: string, from: string, to: string, rest: object = {}) => cableByHand(from, to, { id, ...rest });
 const FILM = { mode: "3840x2160@24", depth: 12, chroma: "422", hdr: "hdr10", protected: true };
 const film = (tracks: readonly Record<string, unknown>[], picture: Record<string, unknown> | null = FILM) => ({
   id: "film",

@@ -18,14 +18,14 @@ const heard = (rest: Partial<HeardChannel>): HeardChannel => ({
 const plain = (text: string) => text.replaceAll("\u2009", " ");
 
 describe("what a recording showed of a channel", () => {
-  test("is told against the first one: later or earlier, how loud, and which wire to turn", () => {
+  test("compares it with the first one: later or earlier, how loud, and which wire to turn", () => {
     expect(plain(heardSentence(heard({})))).toBe("Left surround: 11.20 ms later, −6 dB.");
     expect(plain(heardSentence(heard({ arrivalMs: -0.42, levelDb: 1.25 })))).toMatch(/: 0\.42 ms earlier, \+1\.[23] dB\.$/);
     expect(plain(heardSentence(heard({ arrivalMs: 0.001 })))).toContain("the others are compared with it");
     expect(plain(heardSentence(heard({ polarity: "inverted" })))).toContain("swap + and − at one end of its wire");
   });
 
-  test("is doubted aloud: why it is silent, near the noise, weak, or the same as another", () => {
+  test("says what is doubtful: it is silent, near the noise, weak, or the same as another", () => {
     const silent = heard({ heard: false, arrivalMs: null, levelDb: null, why: { code: "silent" } });
     expect(heardSentence(silent)).toContain("check its power, its wire");
     expect(plain(heardSentence(heard({ why: { code: "near-the-noise", overNoiseDb: 7.6 } })))).toContain("only 8 dB above the noise");

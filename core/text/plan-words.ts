@@ -152,15 +152,13 @@ export function planProof({
   const ways = [
     "all ways to plug this room with the boxes at hand",
     ...(severalTried ? [] : ["with one new sound cable of a player\u2019s own at most"]),
-    ...(leftOut.standing.length ? [`with ${named(leftOut.standing)} left as found`] : []),
-    ...(leftOut.screens.length ? [`with no HDMI output of ${named(leftOut.screens)} used`] : []),
+    ...(leftOut.standing.length ? [`with ${listed(leftOut.standing)} left as found`] : []),
+    ...(leftOut.screens.length ? [`with no HDMI output of ${listed(leftOut.screens)} used`] : []),
   ].join(", ");
   return proven
     ? `Proven best for these weights, of ${ways}.${checked(check)}${others}`
     : `Not proven: after ${plural(looked.rooms, "room")} tried, a better plan could still have ${gap.toFixed(1)}\u2009% more points.`;
 }
-
-const named = (names: readonly string[]): string => names.join(" and ");
 
 const checked = (check: PlanCheck | null | undefined): string =>
   check?.better.length === 0

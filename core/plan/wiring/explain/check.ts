@@ -130,9 +130,9 @@ const isUnwantedLead = (space: WiringSpace, { cables }: Job): boolean =>
   );
 
 /** Whether a cable was bought that may not be: where only boxes may, each comes with its own and keeps them. */
-const hasForbiddenCable = ({ job: before }: WiringSpace, { devices, cables }: Job): boolean => {
+const hasForbiddenCable = ({ job: before }: WiringSpace, { cables }: Job): boolean => {
   if (before.brief.mayBuy.includes("cable")) return false;
-  const isBought = ({ device }: CableEnd) => devices.some(({ id }) => id === device) && !before.devices.some(({ id }) => id === device);
+  const isBought = ({ device }: CableEnd) => !before.devices.some(({ id }) => id === device);
   return cables.some(
     ({ id, class: kind, from, to }) =>
       kind !== "bluetooth" && !before.cables.some((cable) => cable.id === id) && !isBought(from) && !isBought(to),

@@ -1,4 +1,4 @@
-import { type OpenTopology, type School, schoolsOf, schoolsWanted, type Topology } from "../topology";
+import { type OpenTopology, type School, schoolsOf, schoolsOfOpen, schoolsWanted, type Topology } from "../topology";
 import { PlugBounds } from "./plug-bounds";
 import { effortPoints, remotePoints } from "../evaluation";
 import type { PlanContext } from "./configurations";
@@ -36,14 +36,11 @@ type Stage =
   | { readonly kind: "placed"; readonly variant: Variant; readonly own: number | null }
   | { readonly kind: "whole"; readonly variant: Variant; readonly own: number };
 
-/** The schools that no lead is needed for; with one, a plan may also be of these. */
-const BY_LEADS: readonly School[] = ["side-cable", "adapter", "wireless"];
-
 /** Topologies with the same HDMI wires, bounded together. */
 export function boundOpenTopology(context: PlanContext, topology: OpenTopology): BoundedTopology {
   const { boxes, hubs, wires, leadsThere } = topology;
-  const possible = new Set([...schoolsOf(context.space, topology), ...BY_LEADS]);
-  const schools = schoolsWanted(context.space).filter((school) => possible.has(school));
+  const possible = schoolsOfOpen(context.space, topology);
+  const schools = schoolsWanted(context.space).filter((school) => possible.includes(school));
   // A lead that is there costs less where it stays.
   const before = pointsBefore(context, { boxes, hubs, wires: [...wires, ...leadsThere] });
   return { ...boundTopology(context, topology, schools, before), stage: { kind: "open", topology, isFitted: false } };

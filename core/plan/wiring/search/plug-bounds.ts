@@ -139,9 +139,13 @@ export class PlugBounds {
 
   /** Upper bound of a plug by how easy its acts can be, whatever leads for sound there are. */
   byControl(plug: Plug): number {
-    const { space, most } = this.context;
     const acts = this.acts.of(null, plug, true);
-    if (!acts) return plug.most;
+    return acts ? this.byActs(plug, acts) : plug.most;
+  }
+
+  /** What it brings at most less what its acts lose; -Infinity where they take more remotes than there may be. */
+  private byActs(plug: Plug, acts: ActsUpperBound): number {
+    const { space, most } = this.context;
     return allowsRemotes(space, acts.remotes)
       ? plug.most - most.lostByActs(plug.player, { acts: acts.ease, alone: acts.alone })
       : -Infinity;
@@ -158,17 +162,15 @@ export class PlugBounds {
   }
 
   private tighten(plug: Plug, passed: PassedUpperBound | null): void {
-    const { space, most } = this.context;
+    const { most } = this.context;
     const { player, wire, reach } = plug;
     const acts = this.acts.of(null, plug, true);
     if (!acts || !wire || !reach) return;
     const goes = { acts: acts.ease, alone: acts.alone };
-    const cap = passed ? most.ofPlayer(player, { reach, wire }, { ...passed, ...goes }) : plug.most - most.lostByActs(player, goes);
+    const byPassed = passed ? most.ofPlayer(player, { reach, wire }, { ...passed, ...goes }) : Infinity;
     const sound = most.soundOfPlayer(player, { reach, wire }, passed ?? undefined);
     const volume = this.lostByVolume(acts, sound, this.ownSoundOn({}));
-    const isAccepted = allowsRemotes(space, acts.remotes);
-    const bound = isAccepted ? Math.min(plug.most, cap) - volume : -Infinity;
-    this.known.set(plug, { most: bound, acts: acts.ease, alone: goes.alone, sound, volume, passed });
+    this.known.set(plug, { most: Math.min(this.byActs(plug, acts), byPassed) - volume, ...goes, sound, volume, passed });
   }
 
   /** Upper bound of a plug where its player keeps no more than so much of its sound, once all of its bound is computed; null before. */

@@ -65,14 +65,13 @@ export function reachOf(space: WiringSpace, joined: Joined): (socket: CableEnd) 
 }
 
 function reaching(space: WiringSpace, { hubs, wires, leadsFrom }: Joined): (socket: CableEnd) => Reach {
-  const ways = new Ways([...hubs, ...space.fixedDevices], [...space.fixedCables, ...wires.map(({ cable }) => cable)]);
+  const ways = new Ways([...hubs, ...space.fixedDevices], [...space.fixedCables, ...wires.map(({ cable }) => cable)], leadsFrom);
   const known = new Map<string, Reach>();
   return (socket) => {
     const key = endKey(socket);
     const found = known.get(key);
     if (found) return found;
-    const { ends, leads, exits } = ways.from(socket, "sound");
-    const mayLead = leadsFrom !== undefined && [...exits].some((exit) => leadsFrom.has(exit));
+    const { ends, leads, mayLead } = ways.from(socket, "sound");
     const reach = { screens: ways.from(socket, "picture").ends, sounds: mayLead || ends.has(space.system.id), leads };
     known.set(key, reach);
     return reach;
@@ -150,8 +149,8 @@ interface Followed {
   readonly ends: Set<string>;
   /** The leads for sound alone on them. */
   readonly leads: Set<string>;
-  /** The sockets by which they leave a device. */
-  readonly exits: Set<string>;
+  /** One comes to a socket from which a lead may still be laid. */
+  mayLead: boolean;
 }
 
 /** The ways through devices and the cables between them. */
@@ -159,13 +158,18 @@ class Ways {
   private readonly insides: ReadonlyMap<string, Insides>;
   private readonly far: ReadonlyMap<string, FarEnd>;
 
-  constructor(devices: readonly Device[], cables: readonly Cable[]) {
+  /** @param leadsFrom the sockets from which a lead may still be laid */
+  constructor(
+    devices: readonly Device[],
+    cables: readonly Cable[],
+    private readonly leadsFrom?: ReadonlySet<string>,
+  ) {
     this.insides = new Map(devices.map((device) => [device.id, insidesOf(device)]));
     this.far = new Map(cables.flatMap(endsOf));
   }
 
   from({ device, port }: CableEnd, kind: Kind): Followed {
-    const found = { ends: new Set<string>(), leads: new Set<string>(), exits: new Set<string>() };
+    const found = { ends: new Set<string>(), leads: new Set<string>(), mayLead: false };
     this.follow(device, endKey({ device, port }), kind, found, new Set());
     return found;
   }
@@ -176,7 +180,7 @@ class Ways {
     const inside = this.insides.get(device)?.of[kind].get(socket);
     if (inside?.ends) found.ends.add(device);
     for (const exit of inside?.exits ?? []) {
-      found.exits.add(exit);
+      if (this.leadsFrom?.has(exit)) found.mayLead = true;
       const next = this.far.get(exit);
       if (!next) continue;
       if (next.isLead) found.leads.add(next.socket);

@@ -33,6 +33,15 @@ export function schoolsOf(space: WiringSpace, topology: Topology): readonly Scho
   return space.players.length === 0 ? ["screen-hub"] : ["screen-hub", "sound-hub", "mixed"];
 }
 
+/** The schools that a lead for sound makes a plan one of, whatever it is without. */
+const BY_LEADS: readonly School[] = ["side-cable", "adapter", "wireless"];
+
+/** The schools that plans on a topology can be of whose leads for sound are still open. */
+export const schoolsOfOpen = (space: WiringSpace, topology: Topology): readonly School[] => {
+  const without = schoolsOf(space, topology);
+  return SCHOOLS.filter((school) => without.includes(school) || BY_LEADS.includes(school));
+};
+
 const isHdmi = ({ system }: WiringSpace, { hubs }: Topology, { device, port }: Cable["from"]): boolean =>
   [system, ...hubs].find(({ id }) => id === device)?.ports.some(({ id, connector }) => id === port && connector === "hdmi") ?? false;
 
