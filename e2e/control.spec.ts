@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { choose, expectSaved, importDemo } from "./support";
+import { expect } from "@playwright/test";
+import { choose, expectSaved, importDemo, test } from "./support";
 
 test("a quarrel on the control bus: which device, which switch ends it, applied and ended", async ({ page, request }) => {
   const id = await importDemo(request, "receiver-den");

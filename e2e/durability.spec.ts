@@ -71,7 +71,7 @@ async function use(id: string, before: Kept, round: number): Promise<{ readonly 
 test.afterAll(endAll);
 
 test(`everything that was answered as kept survives kill -9, ${ROUNDS} rounds of saves, photos, van lines and imports`, async () => {
-  test.setTimeout(ROUNDS * 30_000);
+  test.setTimeout(180_000 + ROUNDS * 30_000);
   const folder = mkdtempSync(join(tmpdir(), "octachord-kill-"));
   let server = await startServer(folder, PORT);
   const { id } = (await asJson("/api/jobs/import", { method: "POST", body: readFileSync(demoFile("sail-loft"), "utf8") })) as {

@@ -1,6 +1,6 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import { expectNoIssueOfLevelAA } from "./accessible";
-import { importDemo } from "./support";
+import { importDemo, test } from "./support";
 
 const cardOf = (page: Page) => page.getByRole("region", { name: "Next check" });
 /** The receiver is stuck: only its own power key helps. Everything else is as it should be. */
@@ -29,16 +29,15 @@ test.describe("on the phone", () => {
     request,
     context,
   }) => {
-    test.setTimeout(120_000);
     const id = await importDemo(request, "village-hall");
     await page.goto(`/jobs/${id}/fix`);
     const begin = page.getByRole("region", { name: "What is wrong?" });
-    await expect(begin).toBeVisible({ timeout: 30_000 });
+    await expect(begin).toBeVisible();
     // The commonest complaints are buttons, each of which stands there once; every other is found by its words.
     await expect(begin.getByText("Everything: no sound")).toHaveCount(1);
     await begin.getByRole("combobox", { name: "Find a complaint" }).fill("everything no sound");
     await page.getByRole("option", { name: "Everything: no sound" }).tap();
-    await expect(cardOf(page)).toBeVisible({ timeout: 20_000 });
+    await expect(cardOf(page)).toBeVisible();
     for (const button of await cardOf(page).getByRole("button").all())
       expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(48);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
@@ -52,7 +51,7 @@ test.describe("on the phone", () => {
     await expect(cardOf(page).getByRole("heading")).not.toHaveText(first);
     await expect(page.getByRole("region", { name: "What was done" }).getByRole("listitem")).toHaveCount(1);
     await page.reload();
-    await expect(cardOf(page)).toBeVisible({ timeout: 30_000 });
+    await expect(cardOf(page)).toBeVisible();
     await expect(page.getByRole("region", { name: "What was done" }).getByRole("listitem")).toHaveCount(1);
     // What was entered by mistake is taken back, and asked again.
     await cardOf(page).getByRole("button", { name: "Back one step" }).tap();
@@ -62,8 +61,8 @@ test.describe("on the phone", () => {
     const mended = page.getByRole("region", { name: "Mended" });
     for (let step = 0; step < 20 && !(await mended.isVisible()); step += 1) {
       const words = await answerOne(page);
-      await expect(page.getByRole("heading", { name: words })).toHaveCount(0, { timeout: 20_000 });
-      await expect(mended.or(cardOf(page)).first()).toBeVisible({ timeout: 20_000 });
+      await expect(page.getByRole("heading", { name: words })).toHaveCount(0);
+      await expect(mended.or(cardOf(page)).first()).toBeVisible();
     }
     await expect(mended).toBeVisible();
     await mended.getByRole("button", { name: /stuck since they last found each other/ }).tap();
@@ -78,12 +77,11 @@ test.describe("on the phone", () => {
 });
 
 test("practice: a rig is found and scored, one that is given up shows the line of Fix, and progress is kept", async ({ page }) => {
-  test.setTimeout(120_000);
   await page.goto("/practice?level=formats&rig=5");
   await page.getByRole("textbox", { name: "Your name, for your progress" }).fill("Ida");
   await page.getByRole("button", { name: "Begin" }).click();
   const steps = page.getByRole("region", { name: "What do you do?" });
-  await expect(steps).toBeVisible({ timeout: 30_000 });
+  await expect(steps).toBeVisible();
   await expectNoIssueOfLevelAA(page);
   await steps.getByRole("button", { name: /^Ask what was changed/ }).click();
   await expect(page.getByRole("region", { name: "What you did" }).getByRole("listitem")).toHaveCount(1);
@@ -93,10 +91,10 @@ test("practice: a rig is found and scored, one that is given up shows the line o
   await steps.getByRole("textbox", { name: "Find a step" }).fill("mute");
   await steps.getByRole("button", { name: /“Mute”/ }).click();
   const card = page.getByRole("region", { name: "Find the fault" }).last();
-  await expect(card).toContainText(/\d+ of 100 points/, { timeout: 20_000 });
+  await expect(card).toContainText(/\d+ of 100 points/);
   await expect(card).toContainText("“Mute” at");
   await card.getByRole("button", { name: "Next rig" }).click();
-  await expect(steps).toBeVisible({ timeout: 30_000 });
+  await expect(steps).toBeVisible();
   await steps.getByRole("button", { name: /^Ask what was changed/ }).click();
   await page.getByRole("button", { name: "Give up and see" }).click();
   await expect(card).toContainText("The line that Fix takes here");

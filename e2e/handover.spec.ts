@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { unzipSync } from "fflate";
-import { expect, test, type Page } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import { expectNoSeriousIssue, expectNoSidewaysScroll } from "./accessible";
-import { importDemo } from "./support";
+import { importDemo, test } from "./support";
 
 const sheetOf = (page: Page) => page.getByRole("article");
 
@@ -10,7 +10,6 @@ test("Sail Loft is handed over: a sentence is changed, the package comes down, a
   page,
   request,
 }) => {
-  test.slow();
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/handover`);
   await expect(sheetOf(page).getByRole("heading", { name: "How to use: Sail Loft" })).toBeVisible();
@@ -81,7 +80,6 @@ test("a sentence of one's own stays when the job changes, and is marked until it
 test("the sheet is had in Spanish, and the papers over HTTP are those of the page", async ({ page, request }) => {
   const id = await importDemo(request, "receiver-den");
   await page.goto(`/jobs/${id}/handover`);
-  // A press before the page has come alive opens nothing.
   await expect(sheetOf(page).getByRole("heading", { name: "How to use: Receiver Den" })).toBeVisible();
   await page.getByRole("combobox", { name: "Language of the sheet" }).click();
   await page.getByTitle("Español").click();
@@ -121,7 +119,6 @@ test("a call-back: what is known, what changed since, what is likeliest; what wa
 });
 
 test("Figures and every view of Handover fit a narrow screen and have nothing serious for axe", async ({ page, request }) => {
-  test.slow();
   const id = await importDemo(request, "receiver-den");
   await page.setViewportSize({ width: 640, height: 800 });
   for (const path of ["/figures", `/jobs/${id}/handover`, `/jobs/${id}/handover?view=record`, `/jobs/${id}/handover?view=visits`]) {

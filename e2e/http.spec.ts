@@ -1,5 +1,5 @@
-import { expect, test, type APIResponse } from "@playwright/test";
-import { importDemo } from "./support";
+import { expect, type APIResponse } from "@playwright/test";
+import { importDemo, test } from "./support";
 
 async function expectProblem(response: APIResponse, status: number, detail: RegExp): Promise<void> {
   expect(response.status()).toBe(status);

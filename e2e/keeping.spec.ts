@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
 import { STORED_VERSION } from "@/core/versions";
-import { choose, expectSaved, expectVerdicts, importDemo } from "./support";
+import { choose, expectSaved, expectVerdicts, importDemo, test } from "./support";
 
 interface Envelope {
   readonly revision: number;

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
 import { strToU8, unzipSync, zipSync } from "fflate";
-import { choose, demoFile, expectSaved, expectVerdicts, importDemo } from "./support";
+import { choose, demoFile, expectSaved, expectVerdicts, importDemo, test } from "./support";
 
 test("after a reload an earlier moment is looked at, gone back to, and that is undone like any edit", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");

@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { choose, demoFile, expectSaved, expectVerdicts, row, socket } from "./support";
+import { expect } from "@playwright/test";
+import { choose, demoFile, expectSaved, expectVerdicts, row, socket, test } from "./support";
 
 test("a newcomer by mouse: imports Flat 4B, reads why the bar is silent, replaces it, moves the players, sees the board turn whole", async ({
   page,

@@ -15,7 +15,7 @@ export async function startServer(folder: string, port: number): Promise<ChildPr
   });
   started.add(server);
   server.once("exit", () => started.delete(server));
-  await expect.poll(async () => server.exitCode === null && (await answers(port)), { timeout: 30_000, intervals: [100] }).toBe(true);
+  await expect.poll(async () => server.exitCode === null && (await answers(port)), { intervals: [100] }).toBe(true);
   return server;
 }
 

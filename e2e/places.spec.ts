@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
-import { choose, demoFile, expectSaved, expectVerdicts, importDemo, row, socket } from "./support";
+import { expect } from "@playwright/test";
+import { choose, demoFile, expectSaved, expectVerdicts, importDemo, row, socket, test } from "./support";
 
 test("a setting changed on Gear moves the board in the same instant, says what moved, and is undone by name", async ({ page, request }) => {
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/gear`);

@@ -1,10 +1,10 @@
-import { expect, test } from "@playwright/test";
-import { choose, expectSaved, importDemo } from "./support";
+import { expect } from "@playwright/test";
+import { choose, expectSaved, importDemo, test } from "./support";
 
 test("plans stand side by side, proven; one is planned by one edit and taken back by one", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/plans`);
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   const screenHub = page.locator('thead button[data-school="screen-hub"]');
   await expect(page.locator("thead button[data-school]").first()).toHaveAttribute("data-school", "screen-hub");
   const story = page.getByRole("complementary", { name: "The chosen plan" });
@@ -12,12 +12,12 @@ test("plans stand side by side, proven; one is planned by one edit and taken bac
   await expect(story.getByText(/Move Ultra High Speed HDMI: Console/)).toBeVisible();
   await story.getByRole("button", { name: "Use this plan" }).click();
   await expectSaved(page);
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   await screenHub.click();
   await expect(story.getByText("All cables stay where they are.")).toBeVisible();
   await page.getByRole("button", { name: /^Undo/ }).click();
   await expectSaved(page);
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   await screenHub.click();
   await expect(story.getByText(/Move Ultra High Speed HDMI: Console/)).toBeVisible();
 });
@@ -26,7 +26,7 @@ test("a player is pinned, and planned anew at once; what cannot be is told with 
   const id = await importDemo(request, "attic-screen");
   await page.goto(`/jobs/${id}/plans?weights=easiest-to-use`);
   await expect(page.getByRole("button", { name: "Easiest to use" })).toHaveAttribute("aria-pressed", "true");
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   await expect(page.getByRole("region", { name: "Not in this room" })).toContainText(
     "Everything into the screen: no screen of this room has",
   );
@@ -34,30 +34,30 @@ test("a player is pinned, and planned anew at once; what cannot be is told with 
   await story.getByRole("tab", { name: "Wishes" }).click();
   await choose(page, "Where Streamer goes", "in Projector");
   await story.getByRole("tab", { name: "This plan" }).click();
-  await expect(story.getByText(/Streamer into Projector/)).toBeVisible({ timeout: 30_000 });
+  await expect(story.getByText(/Streamer into Projector/)).toBeVisible();
 });
 
 test("a hard wish is kept, why not otherwise is answered, and plans that none beats stand side by side", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/plans`);
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   const story = page.getByRole("complementary", { name: "The chosen plan" });
   await story.getByRole("tab", { name: "Why not" }).click();
   await choose(page, "Why not another way? Choose one", "Console into Bar");
-  await expect(story.getByText(/points behind the best: .*Console into Bar/)).toBeVisible({ timeout: 30_000 });
+  await expect(story.getByText(/points behind the best: .*Console into Bar/)).toBeVisible();
   await story.getByRole("tab", { name: "Wishes" }).click();
   await choose(page, "Add a wish …", "Everything Console plays arrives in full");
   await expect(story.getByRole("button", { name: "Drop: Everything Console plays arrives in full" })).toBeVisible();
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   await page.getByRole("button", { name: "Best trade-offs" }).click();
-  await expect(page.getByText(/that no other beats in arrivals, ease, cost and work/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/that no other beats in arrivals, ease, cost and work/)).toBeVisible();
   await expect(page.locator("thead button[data-school]").first()).toContainText(/arrives|cheapest|Easiest/i);
 });
 
 test("wishes and what counts are kept in the brief, can be turned, are taken back, and hold over HTTP", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/plans?weights=easiest-to-use`);
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
   await page.getByRole("button", { name: "Save for this job" }).click();
   await expectSaved(page);
   await expect(page.getByRole("button", { name: "Save for this job" })).toHaveCount(0);
@@ -87,7 +87,7 @@ test("tuned weights stand in the address, and the keyboard moves them", async ({
   await ease.focus();
   await page.keyboard.press("ArrowRight");
   await expect(page).toHaveURL(/weights=60_25_15_0\.5_0\.5_0\.5/);
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
 });
 
 test("plans over HTTP: those of a job, and one sentence for what names nothing", async ({ request }) => {

@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
 import { expectNoSeriousIssue } from "./accessible";
-import { choose, importDemo } from "./support";
+import { choose, importDemo, test } from "./support";
 
 test("a device made from nothing by keyboard and mouse is kept, found in a job's list, and taken off again", async ({ page, request }) => {
   const name = `Attic bar ${Date.now()}`;

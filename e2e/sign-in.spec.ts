@@ -2,8 +2,9 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { mkdtempSync, readFileSync, statSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
 import jsQR from "jsqr";
+import { test } from "./support";
 
 const PORT = 4197;
 const PASSPHRASE = "long winter loft";
@@ -26,7 +27,7 @@ test.beforeAll(async () => {
     stdio: ["ignore", "pipe", "inherit"],
   });
   server.stdout?.on("data", (chunk: Buffer) => (told += chunk.toString()));
-  await expect.poll(() => told, { timeout: 40_000, intervals: [200] }).toContain("Octachord is ready: https://");
+  await expect.poll(() => told, { intervals: [200] }).toContain("Octachord is ready: https://");
 });
 
 test.afterAll(async () => {

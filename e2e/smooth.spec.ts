@@ -1,8 +1,8 @@
 import { mkdirSync, writeFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
 import { fromShelfOrThrow } from "../core/device";
 import { applyCommand, emptyJob, joinSockets, whyNotPlug, type Job } from "../core/job";
-import { expectSaved, socket } from "./support";
+import { expectSaved, socket, test } from "./support";
 
 /** The largest room that is worked on: thirty devices, forty-five cables. */
 function largeRoom(): Job {

@@ -1,5 +1,32 @@
 import { readFileSync } from "node:fs";
-import { expect, type APIRequestContext, type Page } from "@playwright/test";
+import { expect, test as base, type APIRequestContext, type Page } from "@playwright/test";
+
+/** A test whose page answers presses as soon as `goto` or `reload` has ended. */
+export const test = base.extend({
+  page: async ({ page }, give) => {
+    const goto = page.goto.bind(page);
+    const reload = page.reload.bind(page);
+    page.goto = async (...args) => {
+      const response = await goto(...args);
+      await expectAlive(page);
+      return response;
+    };
+    page.reload = async (...args) => {
+      const response = await reload(...args);
+      await expectAlive(page);
+      return response;
+    };
+    await give(page);
+  },
+});
+
+/** What the server wrote shows everything and answers nothing, until React has taken over each button and field and is done with it. */
+async function expectAlive(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll("button, input")].every((one) => Object.keys(one).some((key) => key.startsWith("__react"))),
+  );
+  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)));
+}
 
 export const demoFile = (name: string): string => `demo/jobs/${name}.octachord.json`;
 

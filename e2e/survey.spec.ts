@@ -1,6 +1,6 @@
 import { writeFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
-import { choose, expectSaved, importDemo, row } from "./support";
+import { expect } from "@playwright/test";
+import { choose, expectSaved, importDemo, row, test } from "./support";
 
 test("the brief is answered on one page, and the engine uses the answers", async ({ page, request }) => {
   await page.goto(`/jobs/${await importDemo(request, "sail-loft")}/brief`);

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
-import { expect, test } from "@playwright/test";
-import { expectVerdicts, row } from "./support";
+import { expect } from "@playwright/test";
+import { expectVerdicts, row, test } from "./support";
 
 interface Report {
   readonly arrivals: readonly {
@@ -13,7 +13,6 @@ test("the board shows each of the eighteen systems as the machine answer has it,
   page,
   request,
 }) => {
-  test.setTimeout(180_000);
   for (const file of readdirSync("demo/systems")) {
     const imported = await request.post("/api/jobs/import", {
       data: readFileSync(`demo/systems/${file}`),

@@ -1,9 +1,9 @@
 import { readFileSync } from "node:fs";
-import { expect, test, type Page } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import { expectNoSeriousIssue } from "./accessible";
-import { choose, importDemo } from "./support";
+import { choose, importDemo, test } from "./support";
 
-test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+test.use({ hasTouch: true, viewport: { width: 390, height: 844 }, contextOptions: { reducedMotion: "no-preference" } });
 
 const stepOf = (page: Page) => page.getByRole("region", { name: "This step" });
 const doneOf = (page: Page) => stepOf(page).getByRole("button", { name: "Done", exact: true });
@@ -19,11 +19,10 @@ test("a whole visit by touch: the plan applied, the network away half-way, the p
   browser,
   baseURL,
 }) => {
-  test.setTimeout(150_000);
   const id = await importDemo(request, "flat-4b");
   await page.goto(`/jobs/${id}/plans`);
   await page.getByRole("button", { name: "Use this plan" }).tap();
-  await expect(page.getByRole("button", { name: /^Undo: / })).toBeEnabled({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: /^Undo: / })).toBeEnabled();
   await page.goto(`/jobs/${id}/runsheet`);
   await expect(stepOf(page)).toContainText("Cover the floor and furniture");
   for (const name of ["Done", "Not done", "Put off"])
@@ -58,11 +57,11 @@ test("a whole visit by touch: the plan applied, the network away half-way, the p
   await expect(stepOf(page)).toContainText(/^Play /);
   await choose(page, "Seen instead", /^LPCM 2\.0$/);
   const why = page.getByRole("region", { name: "What would explain what was seen" });
-  await expect(why).toContainText(/not as predicted/, { timeout: 20_000 });
+  await expect(why).toContainText(/not as predicted/);
   await expect(why.getByRole("listitem").first()).toContainText("Explains 1 of 1");
   await context.setOffline(false);
   await why.getByRole("button", { name: "Correct the job" }).first().tap();
-  await expect(page.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 });
+  await expect(page.getByText(/kept on this device/)).toHaveCount(0);
 
   const laptop = await browser.newPage({ ...(baseURL ? { baseURL } : {}), viewport: { width: 1280, height: 800 } });
   await laptop.goto(`/jobs/${id}/prove`);
@@ -92,7 +91,7 @@ test("two devices on one visit: a tick of either is on both", async ({ page, req
   await laptop.goto(`/jobs/${id}/runsheet`);
   await expect(laptop.getByText(/^1 of 15 steps done/)).toBeVisible();
   await laptop.getByRole("button", { name: "Done", exact: true }).click();
-  await expect(page.getByText(/^2 of 15 steps done/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/^2 of 15 steps done/)).toBeVisible();
   await laptop.close();
 });
 

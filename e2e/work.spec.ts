@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { importDemo } from "./support";
+import { expect } from "@playwright/test";
+import { importDemo, test } from "./support";
 
 test("a calculation that cannot run says so, and can be tried again", async ({ page, request }) => {
   const id = await importDemo(request, "sail-loft");
@@ -17,5 +17,5 @@ test("a calculation that cannot run says so, and can be tried again", async ({ p
   await expect(told).toBeVisible();
   await page.evaluate(() => Object.assign(window, { fails: false }));
   await told.getByRole("button", { name: "Try again" }).click();
-  await expect(page.getByText(/Proven best for these weights/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/Proven best for these weights/)).toBeVisible();
 });

@@ -41,7 +41,7 @@ function startPulse() {
 }
 
 /** Starts a command and goes on; the promise says whether it succeeded. */
-const begin = (command, args, env) =>
+export const begin = (command, args, env) =>
   new Promise((resolve) => {
     const child = spawn(command, args, { cwd: root, stdio: ["ignore", "inherit", "inherit"], env: { ...process.env, ...env } });
     child.on("error", () => resolve(false)).on("exit", (code) => resolve(code === 0));

@@ -159,7 +159,7 @@ describe("the smallest set of changes", () => {
     let compared = 0;
     fc.assert(
       fc.property(smallRoom, (job) => {
-        const every = tryEverySet(job, 2500);
+        const every = tryEverySet(job, 1500);
         const found = every && smallestChanges(job);
         if (!found || found.proof === "not-proven") return;
         compared += 1;
