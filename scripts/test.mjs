@@ -7,27 +7,32 @@ const tally = { passed: 0, failed: 0 };
 const results = join(root, ".scratch", "results");
 const tool = (name, args, options) => run(process.execPath, [join(root, "node_modules", name), ...args], options);
 
-function record(name, ok) {
-  tally[ok ? "passed" : "failed"] += 1;
-  if (!ok) say(`${name}: failed`);
+/** Begins a part of the run; the call it returns ends it with a line of how it went and how long it took. */
+function part(name) {
+  say(name);
+  const begun = Date.now();
+  return (ok) => say(`${name}: ${ok ? "passed" : "failed"} in ${Math.round((Date.now() - begun) / 1000)} s`);
 }
 
 /** Checks that read the sources alone, one after the other. */
 async function checks(all) {
   for (const [name, file, args] of all) {
-    say(name);
-    record(name, await begin(process.execPath, [join(root, "node_modules", file), ...args]));
+    const end = part(name);
+    const ok = await begin(process.execPath, [join(root, "node_modules", file), ...args]);
+    tally[ok ? "passed" : "failed"] += 1;
+    end(ok);
   }
 }
 
 /** Counts a suite by its own report; a suite that gave none counts as one failure. */
 function suite(name, file, call, count) {
-  say(name);
+  const end = part(name);
   rmSync(file, { force: true });
   const ok = call();
   const counts = existsSync(file) ? count(JSON.parse(readFileSync(file, "utf8"))) : { passed: 0, failed: 1 };
   tally.passed += counts.passed;
   tally.failed += counts.failed || (ok ? 0 : 1);
+  end(ok);
 }
 
 mkdirSync(results, { recursive: true });
@@ -62,9 +67,10 @@ suite(
     failed: Math.max(numFailedTests, Math.min(1, numFailedTestSuites)),
   }),
 );
-say("build");
+const endBuild = part("build");
 ensureBuild();
-record("build", true);
+tally.passed += 1;
+endBuild(true);
 const browser = join(results, "browser.json");
 suite(
   "browser tests",
