@@ -7,11 +7,11 @@ const PLACES = ["brief", "gear", "patch", "plans", "arrivals", "control", "room"
 
 /** All of axe in the dim room, then what daylight can change, on the same page: the application follows the system. */
 async function expectSoundInBothThemes(page: Page): Promise<void> {
+  // What is worked out beside the page has mostly come by then.
   await page.waitForTimeout(400);
   await expectNoSeriousIssue(page);
   await page.emulateMedia({ colorScheme: "light" });
   await expect(page.locator("html")).toHaveAttribute("data-theme", "day");
-  await page.waitForTimeout(400);
   // Colours cross over; on a busy machine that takes longer. What turns for ever, as a sign of work, is not waited for.
   await page.waitForFunction(() => document.getAnimations().every(({ effect }) => effect?.getComputedTiming().endTime === Infinity));
   await expectNoSeriousIssue(page, ["color-contrast"]);

@@ -35,12 +35,15 @@ export function childAddress(parent: PhysicalAddress, input: number): PhysicalAd
   return steps.join(".") as PhysicalAddress;
 }
 
-/** Whether a way to `address` leads through what is at `above`, itself included. */
-export function isBelow(address: PhysicalAddress, above: PhysicalAddress): boolean {
-  const [steps, over] = [address.split("."), above.split(".")];
-  const depth = over.indexOf("0");
-  return over.slice(0, depth < 0 ? over.length : depth).every((step, level) => steps[level] === step);
+/** The steps from the root to a device: "1.2" of 1.2.0.0. The root itself has none. */
+function stepsTo(address: PhysicalAddress): string {
+  const end = address.indexOf(".0");
+  return end < 0 ? address : address.slice(0, end);
 }
+
+/** Whether a way to `address` leads through what is at `above`, itself included. */
+export const isBelow = (address: PhysicalAddress, above: PhysicalAddress): boolean =>
+  above.startsWith("0.") || `${address}.`.startsWith(`${stepsTo(above)}.`);
 
 /** The input of what is at `above` through which `address` is reached; null where it is not below, or is itself. */
 export function inputTowards(above: PhysicalAddress, address: PhysicalAddress): number | null {

@@ -56,12 +56,20 @@ export function householdOf(job: Job, state: SettingState = "planned", known: Ho
 /** Whether every act goes the same in two rooms of the same devices and contents: nothing that plays or judges an act differs between them. */
 export const actsAlike = (a: Household, b: Household): boolean => actFacts(a) === actFacts(b);
 
-function actFacts({ network, claims, stations, solved, mainScreen, soundWays }: Household): string {
+/** A household is never changed in place, and one is compared with many. */
+const actFactsKnown = new WeakMap<Household, string>();
+
+function actFacts(household: Household): string {
+  const known = actFactsKnown.get(household);
+  if (known !== undefined) return known;
+  const { network, claims, stations, solved, mainScreen, soundWays } = household;
   const screens = [...new Set(solved.rows.map(({ screen }) => screen))];
   const ways = screens.map((screen) => (screen === null ? [] : [screen, ...soundWaysOf(solved.rows, screen)]));
-  return JSON.stringify([network, claims, stations, mainScreen, soundWays, ways], (_key, value: unknown) =>
+  const facts = JSON.stringify([network, claims, stations, mainScreen, soundWays, ways], (_key, value: unknown) =>
     value instanceof Map ? [...value] : value instanceof Set ? [...value] : value,
   );
+  actFactsKnown.set(household, facts);
+  return facts;
 }
 
 /** A sound system without an HDMI socket: it hears nobody, and only hands or its own remote move it. */

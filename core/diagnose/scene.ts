@@ -93,7 +93,7 @@ function answersApart({ answers, likelihood }: LookRow, suspects: readonly numbe
     const top = Math.max(...column);
     if (top <= 0) continue;
     // Columns that are multiples of each other lead to the same belief.
-    const key = Array.from(column, (value) => (value / top).toFixed(6)).join();
+    const key = column.map((value) => Math.round((value / top) * 1e6)).join();
     const known = apart.get(key);
     apart.set(key, known ? known.map((value, at) => value + (column[at] ?? 0)) : column);
   }
