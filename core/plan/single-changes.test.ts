@@ -1,10 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { settingFact } from "@/core/facts";
+import { hdmiByHand, jobByHand, playerByHand } from "@/demo/by-hand-under-test";
 import { device, made, room, set, withQuirks } from "@/demo/room-under-test";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { liftingChanges, movedRows, possibleChanges, weighedChanges } from "@/core/plan";
+import { liftingChanges, movedRows, possibleChanges, smallestChanges, weighedChanges } from "@/core/plan";
 import { changeWords, movedWords } from "@/core/text";
 
 const loft = demoJob("sail-loft");
@@ -95,4 +96,25 @@ test("plugging in a device of which a quarrel is noted brings that back, and the
     expect(movedWords(change)).toContain("brings back 1 known conflict on HDMI control");
   }
   for (const change of plugs(set(quarrelling, "box cec off"))) expect(change.troubles).toEqual([]);
+});
+
+/** A disc player with a DTS film beside a bar whose list nobody has read, not yet connected. */
+function unreadBar(...codings: readonly string[]): Job {
+  const decodes = codings.map((coding) => ({ coding, channels: "5.1" }));
+  const bar = {
+    ...{ id: "bar", name: "Bar", role: "sound", ports: [hdmiByHand("in", "in")], speakers: { bed: "5.1" }, decodes },
+    routes: [{ kind: "sound", from: ["in"], to: ["speakers"], passes: decodes }],
+    presents: [{ rule: "list", ports: ["in"], sound: null }],
+  };
+  const picture = { mode: "1920x1080@60", depth: 8, chroma: "444", hdr: "sdr", protected: false };
+  return jobByHand({ name: "Unread", devices: [playerByHand("player", { coding: "dts", channels: "5.1" }, picture), bar] });
+}
+
+test("a plug after which nobody knows whether it sounds lifts the row where it may sound, not where nothing could ever make it sound", () => {
+  const [plug] = weighedChanges(unreadBar("ac3", "dts"));
+  expect(plug).toMatchObject({ command: { kind: "plug" }, lifts: ["player/own/film"] });
+  expect(plug?.after.map(({ soundVerdict }) => soundVerdict)).toEqual(["unknown"]);
+  // The bar has no decoder for DTS, and the player sends nothing else.
+  expect(weighedChanges(unreadBar("ac3"))).toEqual([]);
+  expect(smallestChanges(unreadBar("ac3"))).toMatchObject({ best: { changes: [] }, proof: "every-row" });
 });
