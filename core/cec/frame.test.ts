@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { CEC_MESSAGES, EVERYONE, type CecOperand } from "@/core/facts";
 import {
+  bytesOfAddress,
   bytesOfFrame,
   childAddress,
   frameMs,
@@ -135,6 +136,23 @@ describe("places in an HDMI tree", () => {
     expect(inputTowards(at("3.0.0.0"), at("2.0.0.0"))).toBeNull();
     expect(inputTowards(ROOT, ROOT)).toBeNull();
     expect(isBelow(at("3.1.0.0"), ROOT)).toBe(true);
+  });
+
+  test("is below whatever its number begins with, counted in halves of bytes as they go over the wire: 1.10.0.0 is not below 1.1.0.0", () => {
+    expect(isBelow(at("1.10.0.0"), at("1.1.0.0"))).toBe(false);
+    const places = fc
+      .array(fc.constantFrom(1, 2, 10, 15), { maxLength: 4 })
+      .map((steps) => ({ steps, address: at([...steps, 0, 0, 0, 0].slice(0, 4).join(".")) }));
+    // The bytes of both, cut after as many halves as the upper one has.
+    const halves = ({ address }: { address: PhysicalAddress }) => bytesOfAddress(address).flatMap((byte) => [byte >> 4, byte & 15]);
+    fc.assert(
+      fc.property(places, places, (low, high) => {
+        const depth = high.steps.length;
+        const isThrough = halves(low).slice(0, depth).join() === halves(high).slice(0, depth).join();
+        expect(isBelow(low.address, high.address)).toBe(isThrough);
+      }),
+      { numRuns: 500, seed: 205 },
+    );
   });
 
   test("zeros stand only at the end", () => {
