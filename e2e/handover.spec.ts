@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { unzipSync } from "fflate";
 import { expect, type Page } from "@playwright/test";
 import { expectNoSeriousIssue, expectNoSidewaysScroll } from "./accessible";
-import { importDemo, test } from "./support";
+import { choose, importDemo, test } from "./support";
 
 const sheetOf = (page: Page) => page.getByRole("article");
 
@@ -68,8 +68,7 @@ test("a sentence of one's own stays when the job changes, and is marked until it
   await page.getByRole("textbox", { name: "Change this sentence" }).fill("Off: one press on the TV remote.");
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await page.goto(`/jobs/${id}/gear`);
-  await page.getByRole("combobox", { name: "HDMI control (CEC) at Bar, as planned" }).click({ force: true });
-  await page.getByTitle("off", { exact: true }).last().click();
+  await choose(page, "HDMI control (CEC) at Bar, as planned", "off");
   await page.goto(`/jobs/${id}/handover`);
   const line = sheetOf(page).getByRole("listitem").filter({ hasText: "Off: one press on the TV remote." });
   await expect(line.getByText("The job has changed since.", { exact: false })).toBeVisible();
@@ -81,8 +80,7 @@ test("the sheet is had in Spanish, and the papers over HTTP are those of the pag
   const id = await importDemo(request, "receiver-den");
   await page.goto(`/jobs/${id}/handover`);
   await expect(sheetOf(page).getByRole("heading", { name: "How to use: Receiver Den" })).toBeVisible();
-  await page.getByRole("combobox", { name: "Language of the sheet" }).click();
-  await page.getByTitle("Español").click();
+  await choose(page, "Language of the sheet", "Español");
   await expect(sheetOf(page).getByRole("heading", { name: "Cómo se usa: Receiver Den" })).toBeVisible();
   for (const as of ["household", "record", "map", "board", "plans", "lists", "runsheet"]) {
     const answer = await request.get(`/api/jobs/${id}/print?as=${as}&paper=letter`);
@@ -104,8 +102,7 @@ test("a call-back: what is known, what changed since, what is likeliest; what wa
   await expect(call.getByRole("listitem").filter({ hasText: "%" }).first()).toContainText("Mute");
   await call.getByRole("checkbox", { name: "Somebody changed a menu" }).check();
   await expect(call.getByRole("listitem").filter({ hasText: "%" }).first()).toContainText("Volume");
-  await page.getByRole("combobox", { name: "What to write down" }).click();
-  await page.getByTitle("A visit that was promised").click();
+  await choose(page, "What to write down", "A visit that was promised");
   await page.getByLabel("From the day").fill("2026-01-15");
   await page.getByRole("textbox", { name: "What", exact: true }).fill("rear speakers");
   await page.getByRole("button", { name: "Write it down" }).click();
