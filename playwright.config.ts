@@ -23,7 +23,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // The application follows the system until a theme is chosen.
     colorScheme: "dark",
-    // Tests judge where the pages come to stand. The two that go a whole way, `ninety-seconds` and `visit`, see them move.
+    // Tests judge where the pages come to stand. Those that go a whole way, `ninety-seconds` and `visit`, and `smooth` see them move.
     contextOptions: { reducedMotion: "reduce" },
     launchOptions: {
       executablePath: "/usr/bin/chromium",

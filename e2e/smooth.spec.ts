@@ -4,6 +4,9 @@ import { fromShelfOrThrow } from "../core/device";
 import { applyCommand, emptyJob, joinSockets, whyNotPlug, type Job } from "../core/job";
 import { expectSaved, socket, test } from "./support";
 
+// How fast it is counts as most people see it, with what moves.
+test.use({ contextOptions: { reducedMotion: "no-preference" } });
+
 /** The largest room that is worked on: thirty devices, forty-five cables. */
 function largeRoom(): Job {
   const kinds = [...Array<string>(10).fill("dvd-player"), ...Array<string>(8).fill("tv-earc"), ...Array<string>(12).fill("receiver-51")];

@@ -4,18 +4,15 @@ import { expect, test as base, type APIRequestContext, type Page } from "@playwr
 /** A test whose page answers presses as soon as `goto` or `reload` has ended. */
 export const test = base.extend({
   page: async ({ page }, give) => {
-    const goto = page.goto.bind(page);
-    const reload = page.reload.bind(page);
-    page.goto = async (...args) => {
-      const response = await goto(...args);
-      await expectAlive(page);
-      return response;
-    };
-    page.reload = async (...args) => {
-      const response = await reload(...args);
-      await expectAlive(page);
-      return response;
-    };
+    const untilAlive =
+      <Given extends unknown[], Answer>(load: (...given: Given) => Promise<Answer>) =>
+      async (...given: Given): Promise<Answer> => {
+        const answer = await load(...given);
+        await expectAlive(page);
+        return answer;
+      };
+    page.goto = untilAlive(page.goto.bind(page));
+    page.reload = untilAlive(page.reload.bind(page));
     await give(page);
   },
 });
