@@ -2,7 +2,7 @@ import { judgeLipSync } from "@/core/facts";
 import type { Content, Device, Source } from "@/core/device";
 import { findDevice, type Job } from "@/core/job";
 import { milliseconds } from "@/core/units";
-import type { Arrival, SoundVerdict, Verdict } from "./arrival";
+import type { Arrival, SoundVerdict } from "./arrival";
 import { cautionsOf } from "./cautions";
 import { ceilingsOf } from "./ceilings";
 import { follow, type Followed } from "./follow";
@@ -10,13 +10,13 @@ import { furthestSeen, pictureArrival, pictureWays, type PictureWay } from "./pi
 import { idealForms, isFull } from "./ideal";
 import { keepsObjects, lostToDecodeMode, throughSoundMode } from "./play";
 import { compareStreams, keptOf, soundRank } from "./quality";
-import type { Loss, Reason } from "./reason";
+import type { Loss, Reason, UnknownFact } from "./reason";
 import type { Rig } from "./rig";
 import { wishCautions } from "./wish-cautions";
 import { streamsOf, type Stream } from "./stream";
 import { furthestReached, isCutOff, waysTo } from "./way";
 import { volumeOf } from "./volume";
-import { lossesBelowBest } from "./why-not";
+import { isByNature, lossesBelowBest } from "./why-not";
 
 /**
  * How much a row tells. "all": also why not more arrives, what to beware of, and what the screen itself plays meanwhile; "as-heard": what
@@ -109,7 +109,7 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     kept: heard && system ? keptOf(heard, best, system) : null,
     best,
     hops: followed?.hops ?? [],
-    losses: isAll ? lossesOf(rig, row, followed, best, verdict) : [],
+    losses: isAll ? lossesOf(rig, row, followed, best, soundVerdict) : [],
     cautions: isAll
       ? [
           ...cautionsOf(rig, device, followed, row.picture),
@@ -127,22 +127,34 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
   };
 }
 
-/** The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, and the one with the fewest obstacles. */
-export function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
+/** The way by which a content is heard. */
+interface ChosenWay extends Followed {
+  /** What nobody knows of other ways that may bring more than this one. */
+  readonly unsure?: readonly UnknownFact[];
+}
+
+/**
+ * The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, the one with the fewest
+ * obstacles, and one that a switch, a wire or a list shuts before one that a device cannot carry at all.
+ */
+export function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): ChosenWay | null {
   // On screens between which no sound is switched the sound is the same.
   const lit = rig.litOutputs.size === 0 ? "" : [...rig.litOutputs].map(([box, output]) => `${box} ${output}`).join();
   const key = `best ${device.id} ${source} ${content.id} ${system.id} ${lit}`;
   return rig.recall(key, () => chooseWay(rig, device, source, content, system), null);
 }
 
-function chooseWay(rig: Rig, device: Device, source: string, content: Content, system: Device): Followed | null {
+function chooseWay(rig: Rig, device: Device, source: string, content: Content, system: Device): ChosenWay | null {
   const tracks = streamsOf(content);
-  let best: Followed | null = null;
-  for (const way of waysTo(rig, device, source, system)) {
-    const followed = follow(rig, way, tracks);
-    if (best === null || compareFollowed(followed, best, system) < 0) best = followed;
-  }
-  return best;
+  const followed = waysTo(rig, device, source, system).map((way) => follow(rig, way, tracks));
+  const [first, ...rest] = followed;
+  if (!first) return null;
+  const best = rest.reduce((one, other) => (compareFollowed(other, one, system) < 0 ? other : one), first);
+  const { arrives } = best;
+  if (arrives === null) return best;
+  const isMore = (stream: Stream) => compareStreams(stream, arrives, system) > 0;
+  const unsure = followed.flatMap((other) => (isUnknown(other) && other.mayArrive.some(isMore) ? other.unknown : []));
+  return unsure.length ? { ...best, unsure: unsure.map(({ fact }) => fact) } : best;
 }
 
 /** Orders two ways of one content, the better one first. */
@@ -150,7 +162,10 @@ const compareFollowed = (a: Followed, b: Followed, system: Device): number =>
   compareStreams(b.arrives, a.arrives, system) ||
   Number(isUnknown(b)) - Number(isUnknown(a)) ||
   a.blocks.length - b.blocks.length ||
+  countByNature(a) - countByNature(b) ||
   a.way.length - b.way.length;
+
+const countByNature = ({ blocks }: Followed): number => blocks.filter(({ reason }) => isByNature(reason)).length;
 
 const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
 
@@ -174,7 +189,7 @@ function soundVerdictOf(followed: Followed | null, heard: Stream | null, content
   return isFull(heard, content, system) ? "full" : "reduced";
 }
 
-function lossesOf(rig: Rig, row: Row, followed: Followed | null, best: Stream | null, verdict: Verdict): readonly Loss[] {
+function lossesOf(rig: Rig, row: Row, followed: ChosenWay | null, best: Stream | null, verdict: SoundVerdict): readonly Loss[] {
   const { device, source, content, system } = row;
   if (!system) return [atPlayer({ code: "no-sound-system" })];
   const last = Math.max(0, (followed?.hops.length ?? 1) - 1);
@@ -190,9 +205,20 @@ function lossesOf(rig: Rig, row: Row, followed: Followed | null, best: Stream | 
   return [
     ...lossesBelowBest(rig, followed, content, system),
     ...codedAgainAt(followed),
+    ...(verdict === "full" ? [] : unsureAt(followed)),
     ...(mode ? [{ reason: mode, hop: last, scope: "path" } as const] : []),
     ...ceilings,
   ];
+}
+
+/** What nobody knows of other ways, each at the last device of this way that it has to do with. */
+function unsureAt({ hops, unsure = [] }: ChosenWay): readonly Loss[] {
+  const last = Math.max(0, hops.length - 1);
+  const facts = new Map(unsure.map((fact) => [JSON.stringify(fact), fact]));
+  return [...facts.values()].map((fact): Loss => {
+    const at = hops.findLastIndex((hop) => ("cable" in fact ? hop.cable === fact.cable : hop.device === fact.device));
+    return { reason: { code: "other-way-unknown", unknown: fact }, hop: at < 0 ? last : at, scope: "path" };
+  });
 }
 
 /** The devices that coded the sound again with loss. A link that does so tells it as its own reason. */

@@ -1,19 +1,22 @@
-import { bedChannels, BLUETOOTH_DELAY, connectorFact, settingFact, type LinkKind } from "@/core/facts";
+import { bedChannels, BLUETOOTH_DELAY, settingFact, type LinkKind } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
-import type { CableEnd } from "@/core/job";
 import { alignmentMs } from "@/core/room";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { isBackwards } from "./backwards";
 import { gateOf } from "./conditions";
 import { handOn } from "./hand-on";
-import { carriesCodings, leavingOn, needsDecoding, turnedBy, whyNotCarry } from "./link";
-import { listingAt, type Listing } from "./listing";
-import { playOn, whyNotPlay, type Played } from "./play";
+import { exitLink, forwardLink } from "./exit-link";
+import { carriesCodings, leavingOn, turnedBy, whyNotCarry } from "./link";
+import { listingAt } from "./listing";
+import { pastUnknown } from "./past-unknown";
+import { keepsObjects, playOn, whyNotPlay, type Played } from "./play";
 import type { Loss, Reason, UnknownFact } from "./reason";
 import { returnChannel } from "./return-channel";
-import { isAt, type Rig } from "./rig";
-import type { Stream } from "./stream";
+import type { Rig } from "./rig";
+import { streamKey, type Stream } from "./stream";
+import { decodingAll } from "./upper-bound";
 import type { Step, Way } from "./way";
+import { whyNothing } from "./why-nothing";
 
 /** A place on the way: what came in, what went on, and over which link it came. */
 export interface Hop {
@@ -37,6 +40,8 @@ export interface Followed {
   /** What stops the sound, each at its hop. All are told, so that curing the first does not only uncover the second. */
   readonly blocks: readonly Loss[];
   readonly unknown: readonly { readonly fact: UnknownFact; readonly hop: number }[];
+  /** What may arrive where nobody knows what does. */
+  readonly mayArrive: readonly Stream[];
   readonly delayMs: Milliseconds | null;
 }
 
@@ -57,9 +62,11 @@ export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed 
   let current: Stream | null = null;
   let delayMs: Milliseconds | null = milliseconds(0);
   let plays: Played | null = null;
+  // What may be on its way where nobody knows what is.
+  let possible: readonly Stream[] = [];
   for (const [hop, step] of way.entries()) {
     const inputs: readonly Stream[] = hop === 0 ? tracks : current ? [current] : [];
-    const told = takeStep(rig, step, inputs);
+    const told = takeStep(rig, step, inputs, hop === 0);
     const refused = told.out && told.link ? appRefuses(way, told.link) : null;
     const progress: Progress = refused ? { ...told, ...stopped([refused]), link: told.link } : told;
     for (const reason of progress.reasons) {
@@ -67,12 +74,28 @@ export function follow(rig: Rig, way: Way, tracks: readonly Stream[]): Followed 
       if (!blocks.some((block) => sameReason(block.reason, reason))) blocks.push({ reason, hop, scope: "path" });
     }
     for (const fact of progress.facts) unknown.push({ fact, hop });
+    if (progress.facts.length || (inputs.length === 0 && possible.length)) {
+      const choices = inputs.length ? [inputs] : possible.map((stream) => [stream]);
+      const beyond = pastUnknown(rig, step, progress.reasons.length ? [] : choices, hop === 0);
+      if (beyond.reason) blocks.push({ reason: beyond.reason, hop, scope: "path" });
+      possible = beyond.streams;
+    }
     hops.push(hopOf(step, inputs[0] ?? null, progress));
     current = progress.out;
     delayMs = delayMs === null || progress.delayMs === null ? null : addDelays(delayMs, progress.delayMs);
     plays = progress.plays ?? null;
   }
-  return { way, hops, leaves: hops[0]?.out ?? null, arrives: plays ? current : null, plays, blocks, unknown, delayMs };
+  return {
+    way,
+    hops,
+    leaves: hops[0]?.out ?? null,
+    arrives: plays ? current : null,
+    plays,
+    blocks,
+    unknown,
+    mayArrive: blocks.length ? [] : possible,
+    delayMs,
+  };
 }
 
 /** Some apps stay silent over a link that carries the others. */
@@ -96,14 +119,16 @@ const hopOf = (step: Step, input: Stream | null, { link, out, delayMs }: Progres
     ? { device: step.to.device, port: step.to.port, cable: step.cable.id, link, in: input, out, delayMs }
     : { device: step.device.id, port: step.to, cable: null, link, in: input, out, delayMs };
 
-function takeStep(rig: Rig, step: Step, inputs: readonly Stream[]): Progress {
+function takeStep(rig: Rig, step: Step, inputs: readonly Stream[], isPlayer: boolean): Progress {
   switch (step.kind) {
     case "gap":
       return stopped([step.reason]);
     case "link":
       return alongLink(rig, step, inputs[0] ?? null);
     case "inside":
-      return step.to === "speakers" ? toSpeakers(rig, step.device, step.from, step.route, inputs) : throughDevice(rig, step, inputs);
+      return step.to === "speakers"
+        ? toSpeakers(rig, step.device, step.from, step.route, inputs)
+        : throughDevice(rig, step, inputs, isPlayer);
   }
 }
 
@@ -132,21 +157,6 @@ function alongLink(rig: Rig, step: Extract<Step, { kind: "link" }>, input: Strea
   return carried(input, channel.link, input ? whyNotCarry(input, channel.link, channel.because) : null, milliseconds(0));
 }
 
-/** The link that a socket's plug leads sound onto. Sockets without one have no sound route, so none is ever asked for. */
-export const forwardLink = (rig: Rig, from: CableEnd): LinkKind => {
-  const port = rig.port(from);
-  return (port && connectorFact(port.connector).link) ?? "hdmi";
-};
-
-/** The link behind a socket: forward by its plug, back by what the return is at the moment; null where there is none. */
-function exitLink(rig: Rig, exit: CableEnd): LinkKind | null {
-  const cable = rig.cableAt(exit);
-  if (!cable) return null;
-  if (isAt(cable.from, exit)) return forwardLink(rig, exit);
-  const channel = returnChannel(rig, cable);
-  return channel.kind === "open" ? channel.link : null;
-}
-
 /** Bluetooth alone takes time on the way: as long as was seen at either end, else as the codec that both ends share; the usual where nobody knows. */
 export function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Milliseconds {
   const ends = [rig.port(step.from), rig.port(step.to)];
@@ -159,7 +169,7 @@ export function linkDelay(rig: Rig, step: Extract<Step, { kind: "link" }>): Mill
 const carried = (input: Stream | null, link: LinkKind, reason: Reason | null, delayMs: Milliseconds): Progress =>
   reason ? { ...stopped([reason]), link } : sent(input && turnedBy(link, input), link, delayMs);
 
-function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs: readonly Stream[]): Progress {
+function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs: readonly Stream[], isPlayer: boolean): Progress {
   const { device, route } = step;
   const gate = gateOf(rig, device, route.opens);
   if (gate.reason) return stopped([gate.reason]);
@@ -176,29 +186,17 @@ function throughDevice(rig: Rig, step: Extract<Step, { kind: "inside" }>, inputs
   if (route.passes === null && inputs.some((input) => input.coding !== "lpcm"))
     facts.push({ fact: "passes", device: device.id, port: step.from });
   if (facts.length) return doubtful(facts);
-  const link = exitLink(rig, { device: device.id, port: step.to });
-  const carries = link === null || carriesCodings(link);
-  const out = handOn({ device, route, listing, format: format ?? undefined, carriesCodings: carries }, inputs);
+  const link = exitLink(rig, { device: device.id, port: step.to })?.link ?? null;
+  const desk = { device, route, listing, format: format ?? undefined, carriesCodings: link === null || carriesCodings(link) };
+  const out = handOn(desk, inputs);
+  if (device.decodes === null && !isSame(out, handOn({ ...desk, device: decodingAll(device) }, inputs)))
+    return doubtful([{ fact: "decoders", device: device.id }]);
   if (out) return sent(link ? leavingOn(link, out, route.blind) : out, null, routeDelay(route));
-  const reason = inputs[0] ? whyNothing(rig, step, inputs[0], listing) : null;
+  const reason = inputs[0] ? whyNothing(rig, step, inputs[0], isPlayer, listing.sounds) : null;
   return reason ? stopped([reason]) : nothing;
 }
 
-/** Why a device hands nothing on of what it has; null where the link after it says so itself. */
-function whyNothing(rig: Rig, { device, route, to }: Extract<Step, { kind: "inside" }>, first: Stream, listing: Listing): Reason | null {
-  const exit = { device: device.id, port: to };
-  const coding = { device: device.id, coding: first.coding };
-  if (route.blind && first.coding === "lpcm") return { code: "passes-fewer", device: device.id, need: first.channels, have: route.lpcm };
-  // A converter without a decoder makes silence or noise of a burst.
-  if (needsDecoding(first.coding, forwardLink(rig, exit))) return { code: "cannot-decode", ...coding };
-  if (route.blind) return { code: "does-not-pass", ...coding, objects: "none" };
-  const cable = rig.cableAt(exit);
-  if (listing.sounds.size === 0 && cable && isAt(cable.to, exit)) return null;
-  const far = cable?.to;
-  return listing.sounds.size === 0 && far
-    ? { code: "not-listed", ...far, coding: first.coding, objects: "none", need: first.channels, have: null, copiedBy: null }
-    : { code: "does-not-pass", ...coding, objects: "none" };
-}
+const isSame = (a: Stream | null, b: Stream | null): boolean => (a && streamKey(a)) === (b && streamKey(b));
 
 /** The sound of one HDMI input may be switched off at a screen. */
 function inputOff(rig: Rig, device: Device, from: string): Reason | null {
@@ -238,7 +236,7 @@ function toSpeakers(rig: Rig, device: Device, from: string, route: SoundRoute, i
   const facts: UnknownFact[] = gate.fact ? [gate.fact] : [];
   for (const setting of SILENCERS) if (rig.setting(device, setting) === null) facts.push({ fact: "setting", device: device.id, setting });
   if (input && device.decodes === null) facts.push({ fact: "decoders", device: device.id });
-  if (input && rig.setting(device, "decode-mode") === null && bedChannels(input.channels) > 2)
+  if (input && rig.setting(device, "decode-mode") === null && (bedChannels(input.channels) > 2 || keepsObjects(input, device)))
     facts.push({ fact: "setting", device: device.id, setting: "decode-mode" });
   if (facts.length) return doubtful(facts);
   if (!input) return nothing;

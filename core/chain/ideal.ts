@@ -74,7 +74,9 @@ function authoredFor(content: Content, forms: readonly Stream[], system: Device)
 }
 
 function everyForm(content: Content): readonly Stream[] {
-  const forms = streamsOf(content).flatMap((track) => [...native(track), ...embedded(track), ...decoded(track), ...recoded(track)]);
+  const tracks = streamsOf(content);
+  // A track that lies beside comes before a recoding that is like it: the one is there to be sent, the other few devices make.
+  const forms = [...tracks.flatMap((track) => [...native(track), ...embedded(track), ...decoded(track)]), ...tracks.flatMap(recoded)];
   const alike = ({ coding, channels, objects, lossless, generations }: Stream) =>
     `${coding} ${channels} ${objects} ${String(lossless)} ${generations}`;
   return [...new Map(forms.toReversed().map((form) => [alike(form), form])).values()].toReversed();

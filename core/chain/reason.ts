@@ -69,8 +69,10 @@ export type Reason =
       readonly objects: Objects;
       readonly need: Bed;
       readonly have: Bed | null;
-      /** The box that shows the player a copy of that list; null: the player sees the list itself. */
+      /** The box that shows the sender a copy of that list; null: the sender sees the list itself. */
       readonly copiedBy: string | null;
+      /** The device on the way that then does not send it on; null: the player itself. */
+      readonly sender: string | null;
     }
   | { readonly code: "cannot-decode"; readonly device: string; readonly coding: Coding }
   | { readonly code: "speakers-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
@@ -106,7 +108,9 @@ export type Reason =
   /** A device that does nothing as it is now, or plays into headphones. */
   | { readonly code: "device-state"; readonly device: string; readonly state: "no-power" | "dead" | "headphones" }
   | { readonly code: "no-sound-system" }
-  | { readonly code: "unknown-fact"; readonly unknown: UnknownFact };
+  | { readonly code: "unknown-fact"; readonly unknown: UnknownFact }
+  /** By another way more may arrive than what is heard. */
+  | { readonly code: "other-way-unknown"; readonly unknown: UnknownFact };
 
 /** A loss names one hop of the way. A ceiling is what the sound system itself can never play; by itself it does not lower the verdict. */
 export interface Loss {

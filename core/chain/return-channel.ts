@@ -8,7 +8,13 @@ import type { Rig } from "./rig";
 export type ReturnChannel =
   | { readonly kind: "open"; readonly link: "earc" | "arc"; readonly because: readonly ReturnLimit[] }
   | { readonly kind: "closed"; readonly reasons: readonly Reason[] }
-  | { readonly kind: "unknown"; readonly facts: readonly UnknownFact[] };
+  /** With the link that it is at most, whatever the answer. */
+  | {
+      readonly kind: "unknown";
+      readonly facts: readonly UnknownFact[];
+      readonly link: "earc" | "arc";
+      readonly because: readonly ReturnLimit[];
+    };
 
 /**
  * Whether sound can run back along a cable from the screen's input to the sound system's output, and as what.
@@ -35,9 +41,8 @@ function negotiate(rig: Rig, cable: Cable): ReturnChannel {
   unknown.push(...gates.flatMap(({ fact }) => (fact ? [fact] : [])));
   if (cable.returnWires === null) unknown.push({ fact: "return-wires", cable: cable.id });
   unknown.push(...unknownSettings(rig, ends, ["earc"]));
-  if (unknown.length) return { kind: "unknown", facts: unknown };
-
   const because = whyNotEarc(rig, cable, ends);
+  if (unknown.length) return { kind: "unknown", facts: unknown, link: because.length ? "arc" : "earc", because };
   if (because.length === 0) return { kind: "open", link: "earc", because };
 
   const unsure = unknownSettings(rig, ends, ["arc", "cec"]);
@@ -49,7 +54,7 @@ function negotiate(rig: Rig, cable: Cable): ReturnChannel {
       .map((setting) => ({ code: "return-off", device: end.device, setting, because }) as const),
   ]);
   if (cut.length + off.length) return { kind: "closed", reasons: [...cut, ...off] };
-  return unsure.length ? { kind: "unknown", facts: unsure } : { kind: "open", link: "arc", because };
+  return unsure.length ? { kind: "unknown", facts: unsure, link: "arc", because } : { kind: "open", link: "arc", because };
 }
 
 function whyNotEarc(rig: Rig, cable: Cable, ends: readonly CableEnd[]): ReturnLimit[] {

@@ -91,7 +91,7 @@ export function arrivalUpperBounds(rig: Rig, { player, source, content, freedom,
 const withEverything = new WeakMap<Device, Device>();
 
 /** A device whose decoders nobody knows may have all of them. Devices are never changed in place, so each is made once. */
-function decodingAll(device: Device): Device {
+export function decodingAll(device: Device): Device {
   if (device.decodes !== null) return device;
   const known = withEverything.get(device) ?? { ...device, decodes: EVERYTHING };
   withEverything.set(device, known);
@@ -99,7 +99,7 @@ function decodingAll(device: Device): Device {
 }
 
 /** Lists that are possible at a socket: no more than could be advertised there, as it is plugged or, where that is free, however it may be. */
-function possibleLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
+export function possibleLists(rig: Rig, exit: CableEnd, { plugs, cables }: Freedom): readonly Listing[] {
   const port = rig.port(exit);
   if (plugs || cables) return port ? listsUpTo(listedAnywhereAt(rig.job.devices, port)) : POSSIBLE_LISTS;
   return rig.recall(`wished ${endKey(exit)}`, () => listsUpTo(listedUpperBoundAt(rig, exit)), POSSIBLE_LISTS);
@@ -110,7 +110,7 @@ const stayingValue = (rig: Rig, device: Device, key: SettingKey, { settings, fix
   settings === "as-known" || fixed?.has(settingQuestion(device.id, key)) ? (rig.setting(device, key) ?? null) : null;
 
 /** The values that the format setting of a route can have: all of its options, or the one that stays. */
-function formatsOf(rig: Rig, device: Device, route: SoundRoute, freedom: Freedom): readonly (string | undefined)[] {
+export function formatsOf(rig: Rig, device: Device, route: SoundRoute, freedom: Freedom): readonly (string | undefined)[] {
   const stays = route.format ? stayingValue(rig, device, route.format, freedom) : null;
   return stays === null ? (device.settings.find(({ key }) => key === route.format)?.options ?? [undefined]) : [stays];
 }

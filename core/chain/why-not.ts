@@ -2,7 +2,8 @@ import { bedChannels, linkFact } from "@/core/facts";
 import type { Content, Device, SoundRoute } from "@/core/device";
 import { unreachable } from "@/core/outcome";
 import { gateOf } from "./conditions";
-import { forwardLink, linkDelay, type Followed } from "./follow";
+import { forwardLink } from "./exit-link";
+import { linkDelay, type Followed } from "./follow";
 import { idealForms } from "./ideal";
 import { whyNotCarry } from "./link";
 import { listedBy } from "./listed-by";
@@ -54,12 +55,12 @@ function refusalsOf(rig: Rig, followed: Followed, content: Content, system: Devi
 }
 
 /** A limit of the device itself, which no setting, plug or cable changes. */
-const isByNature = ({ code }: Reason): boolean => code === "cannot-emit" || code === "does-not-pass" || code === "passes-fewer";
+export const isByNature = ({ code }: Reason): boolean => code === "cannot-emit" || code === "does-not-pass" || code === "passes-fewer";
 
 /** Every hop would carry a better form and the player sees it listed: its own order of choice sends another. */
 function prefers({ way, leaves }: Followed, better: readonly Stream[]): readonly Loss[] {
   const [first] = way;
-  const [form] = better;
+  const [form] = better.map(asSent);
   return form && leaves && first?.kind === "inside"
     ? [
         {
@@ -79,7 +80,11 @@ function decoderShut(rig: Rig, followed: Followed, form: Stream, system: Device)
   return reason && shut.every((one) => one !== null) ? { reason, hop: followed.hops.length - 1, scope: "path" } : null;
 }
 
-function firstRefusal(rig: Rig, followed: Followed, form: Stream, content: Content): Loss | null {
+/** Analogue sound is LPCM until the lead that makes it analogue: that is what a device before it would send. */
+const asSent = (form: Stream): Stream => (form.coding === "analogue" ? { ...form, coding: "lpcm" } : form);
+
+function firstRefusal(rig: Rig, followed: Followed, ideal: Stream, content: Content): Loss | null {
+  const form = asSent(ideal);
   const recodes = form.lineage === "re-encoded" ? settingThatRecodes(rig, followed, form) : null;
   for (const [hop, step] of followed.way.entries()) {
     // A recoding is born where a device could make it; what is before that hop carries something else.
@@ -121,7 +126,7 @@ function whyNotStep(rig: Rig, followed: Followed, hop: number, step: Step, form:
   }
 }
 
-/** Where another route between the same two places would take the form, it is that one's shut gate that binds. */
+/** Where another route between the same two places would take the form, it is that one's shut gate that binds, if any. */
 function whyNotRoute(
   rig: Rig,
   followed: Followed,
@@ -142,7 +147,7 @@ function whyNotRoute(
     (route): route is SoundRoute =>
       route.kind === "sound" && route !== step.route && route.from.includes(from) && route.to.includes(to) && refusal(route) === null,
   );
-  return (sibling && gateOf(rig, device, sibling.opens).reason) ?? own;
+  return sibling ? gateOf(rig, device, sibling.opens).reason : own;
 }
 
 /** Every hop would carry it, so it was the list shown to the player that kept it back: that of the socket where the list is really made. */
@@ -163,6 +168,7 @@ function notListed(rig: Rig, followed: Followed, form: Stream): Loss | null {
       need: form.channels,
       have: listed?.channels ?? null,
       copiedBy: maker.device === link.to.device ? null : link.to.device,
+      sender: null,
     },
     hop: Math.max(1, passed),
     scope: "path",

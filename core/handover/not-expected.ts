@@ -66,6 +66,7 @@ function causeOf(job: Job, reason: Reason): PlainCause | null {
       return { because: "not-connected", device: name(reason.device) };
     case "no-sound-system":
     case "unknown-fact":
+    case "other-way-unknown":
       return null;
   }
 }

@@ -68,12 +68,7 @@ export function makeBounds(start: Solved, kinds: readonly ChangeKind[], boxes: r
     }),
   );
   const boundOf = ({ key }: SolvedUnit): UnitWorth => present(bounds.get(key), "the bound of a content");
-  // What nobody knows is worth no more than could come of it.
-  const worth = (solved: Solved, unit: SolvedUnit): UnitWorth => {
-    const found = worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
-    const isUnsure = unit.rows.some(({ soundVerdict }) => soundVerdict === "unknown");
-    return isUnsure ? { ...found, sound: Math.min(found.sound, boundOf(unit).sound) } : found;
-  };
+  const worth = (solved: Solved, unit: SolvedUnit): UnitWorth => worthOf(solved.job, unit.rows, screens.get(unit.key) ?? []);
   const evers = new Map(start.units.map((unit) => [unit.key, higherOf(worth(start, unit), boundOf(unit))]));
   const ever = (unit: string): UnitWorth => present(evers.get(unit), "the most that a content can be worth");
   const starts = new Map(start.units.map((unit) => [unit.key, worth(start, unit)]));

@@ -1,12 +1,10 @@
 import { scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
-import { makeBounds, type Bounds } from "./bounds";
 import { costOf, possibleChanges, type Change } from "./changes";
 import { delayChange } from "./delay-change";
 import { movedRooms, movesAnything, type MovedRows } from "./moved-rows";
 import { purchases } from "./purchase";
-import { allowedKinds } from "./wished";
 
 /** A change with what it does to the board. */
 export interface WeighedChange extends Change, MovedRows {
@@ -20,10 +18,9 @@ export interface WeighedChange extends Change, MovedRows {
 export function weighedChanges(job: Job, state: SettingState = "planned"): readonly WeighedChange[] {
   const before = solve(job, state);
   const delay = delayChange(before, state);
-  const canSound = soundingRows(before);
   return inOrder(
     [...possibleChanges(job, state), ...(delay ? [delay] : [])].flatMap((change) => {
-      const weighed = withoutIdleRows(before, weigh(before, change), canSound);
+      const weighed = weigh(before, change);
       return weighed && !isMereLoss(weighed) ? [weighed] : [];
     }),
   );
@@ -59,30 +56,6 @@ export function weigh(before: Solved, change: Change): WeighedChange | null {
   const after = solveAgain(before, applied.value.job);
   const moved = movedRooms(before, after);
   return movesAnything(moved) ? { ...change, ...moved, after: after.rows } : null;
-}
-
-/** Whether any allowed changes could ever make a row of a room sound. */
-function soundingRows(before: Solved): (row: string) => boolean {
-  let bounds: Bounds | undefined;
-  return (row) => {
-    const unit = before.units.find(({ rows }) => rows.some(({ id }) => id === row));
-    bounds ??= makeBounds(before, allowedKinds(before.job));
-    return unit !== undefined && bounds.ever(unit.key).sound > 0;
-  };
-}
-
-/** A row of which nobody knows whether it sounds is no higher than a silent one where nothing could ever make it sound. */
-function withoutIdleRows(before: Solved, weighed: WeighedChange | null, canSound: (row: string) => boolean): WeighedChange | null {
-  if (!weighed) return null;
-  const isMute = (rows: readonly Arrival[], id: string) =>
-    rows.every((row) => row.id !== id || row.soundVerdict === "silent" || row.soundVerdict === "unknown");
-  const isIdle = (id: string) => isMute(before.rows, id) && isMute(weighed.after, id) && !canSound(id);
-  const told = {
-    ...weighed,
-    lifts: weighed.lifts.filter((id) => !isIdle(id)),
-    lowers: weighed.lowers.filter((id) => !isIdle(id)),
-  };
-  return movesAnything(told) ? told : null;
 }
 
 const gain = ({ after, lifts }: WeighedChange): number =>

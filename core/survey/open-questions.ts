@@ -27,7 +27,7 @@ export function openQuestions(job: Job, board: readonly Arrival[]): readonly Ope
     waiting.set(key, known);
     if (row) known.rows.push(row);
   };
-  for (const { id, losses } of board) for (const { reason } of losses) if (reason.code === "unknown-fact") note(reason.unknown, id);
+  for (const { id, losses } of board) for (const { reason } of losses) if ("unknown" in reason) note(reason.unknown, id);
   for (const fact of [
     ...job.devices.flatMap(factsOfDevice),
     ...job.cables.flatMap((cable) => factsOfCable(job, cable)),

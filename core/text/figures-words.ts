@@ -43,6 +43,7 @@ export const LOSS_WORDS: Readonly<Record<Reason["code"], string>> = {
   "device-state": "Device without power or broken",
   "no-sound-system": "No sound system",
   "unknown-fact": "Fact not known",
+  "other-way-unknown": "Fact of another way not known",
 };
 
 /** What a cure was, as the name of a bar; its first word in the record. */

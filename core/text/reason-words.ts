@@ -1,4 +1,4 @@
-import { linkFact, optionLabel, settingFact, type LinkKind } from "@/core/facts";
+import { connectorFact, linkFact, optionLabel, settingFact, type LinkKind } from "@/core/facts";
 import type { Reason, ReturnLimit, UnknownFact } from "@/core/chain";
 import { findDevice, type Job } from "@/core/job";
 import { formatMegabits } from "@/core/units";
@@ -45,6 +45,19 @@ export function unknownWords(job: Job, unknown: UnknownFact): string {
   }
 }
 
+const portAt = (job: Job, { device, port }: { readonly device: string; readonly port: string }) =>
+  findDevice(job, device)?.ports.find(({ id }) => id === port);
+
+/** The name of a link over which a sink tells no list; null where it does. */
+function linkWithoutList(job: Job, end: { readonly device: string; readonly port: string }): string | null {
+  const port = portAt(job, end);
+  const link = port && port.connector !== "hdmi" ? connectorFact(port.connector).link : null;
+  return link && linkName(link);
+}
+
+/** Whether a list is one that a sound system reports at its own output, back along the return channel. */
+const isReturn = (job: Job, end: { readonly device: string; readonly port: string }): boolean => portAt(job, end)?.direction === "out";
+
 /** The full sentence of a reason, for the margin, the command line and print. */
 export function reasonSentence(job: Job, reason: Reason): string {
   const name = (id: string) => deviceName(job, id);
@@ -60,7 +73,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
         ? `${name(reason.device)} does not pass ${codingName(reason.coding)} on.`
         : `${name(reason.device)} passes ${codingName(reason.coding)} on without its objects.`;
     case "passes-fewer":
-      return `${name(reason.device)} takes LPCM of ${channelCount(reason.have)} there; the content has ${reason.need}.`;
+      return `${name(reason.device)} takes LPCM of ${channelCount(reason.have)} there, not of ${reason.need}.`;
     case "cannot-emit":
       if (reason.objects !== "none") return `${name(reason.device)} sends ${codingName(reason.coding)} without its objects.`;
       return reason.have
@@ -77,9 +90,12 @@ export function reasonSentence(job: Job, reason: Reason): string {
           : reason.have
             ? `lists ${codingName(reason.coding)} of only ${channelCount(reason.have)}`
             : `does not list ${codingName(reason.coding)}`;
-      const seen = reason.copiedBy ? `, and ${name(reason.copiedBy)} shows the player a copy of that list` : "";
+      const sender = reason.sender ? name(reason.sender) : "the player";
+      const link = linkWithoutList(job, reason);
+      if (link) return `Over ${link} nothing is listed, and without a list ${sender} does not send ${codingName(reason.coding)}.`;
+      const seen = reason.copiedBy ? `, and ${name(reason.copiedBy)} shows ${sender} a copy of that list` : "";
       const so = reason.objects === "none" ? "does not send it" : "hides the version with them";
-      return `${socketName(job, reason)} ${list} in its EDID${seen}, so the player ${so}.`;
+      return `${socketName(job, reason)} ${list} ${isReturn(job, reason) ? "over its return channel" : "in its EDID"}${seen}, so ${sender} ${so}.`;
     }
     case "cannot-decode":
       return `${name(reason.device)} cannot decode ${codingName(reason.coding)}.`;
@@ -137,6 +153,8 @@ export function reasonSentence(job: Job, reason: Reason): string {
       return "This job has no device with speakers yet.";
     case "unknown-fact":
       return `It depends on ${unknownWords(job, reason.unknown)}.`;
+    case "other-way-unknown":
+      return `Another way may bring more: it depends on ${unknownWords(job, reason.unknown)}.`;
   }
 }
 
@@ -215,6 +233,8 @@ export function reasonFlag(job: Job, reason: Reason): string {
       return "no sound system";
     case "unknown-fact":
       return `not known: ${unknownWords(job, reason.unknown)}`;
+    case "other-way-unknown":
+      return "another way may bring more";
   }
 }
 
@@ -237,6 +257,7 @@ export function reasonRemedy(job: Job, reason: Reason): string | null {
     case "app-fails-over":
       return "A cable in place of the wireless link lets it play.";
     case "unknown-fact":
+    case "other-way-unknown":
       return "Find it out on site and write it down on the Gear page.";
     // A single change of this gear cures each of these, or its sentence says what would.
     case "link-capacity":

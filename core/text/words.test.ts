@@ -64,7 +64,7 @@ describe("an apprentice reads", () => {
       "Television is set to play from its own speakers, so it sends nothing to the sound system.",
     ],
     [
-      { code: "not-listed", ...tv, coding: "eac3", objects: "atmos", need: "5.1", have: "5.1", copiedBy: null },
+      { code: "not-listed", ...tv, coding: "eac3", objects: "atmos", need: "5.1", have: "5.1", copiedBy: null, sender: null },
       "Television “HDMI 3 eARC” lists Dolby Digital Plus without objects in its EDID, so the player hides the version with them.",
     ],
     [

@@ -1,0 +1,73 @@
+import type { SoundRoute } from "@/core/device";
+import { exitLink, forwardLink } from "./exit-link";
+import { needsDecoding, whyNotCarry } from "./link";
+import { listedBy } from "./listed-by";
+import type { ListedUpperBound } from "./listed-upper-bound";
+import type { Reason } from "./reason";
+import { isAt, type Rig } from "./rig";
+import type { Stream } from "./stream";
+import type { Step } from "./way";
+import { whyNotPass } from "./why-not-send";
+import { refusedBySetting } from "./why-not-setting";
+
+type Inside = Extract<Step, { kind: "inside" }>;
+
+/**
+ * Why a device hands nothing on of a stream, its first, along a route to one of its sockets; null where the link after it says so itself.
+ * `isPlayer`: the stream is of its own source. `listed`: what it sees listed there, or could see at most; null: anything.
+ */
+export function whyNothing(rig: Rig, step: Inside, stream: Stream, isPlayer: boolean, listed: ListedUpperBound): Reason | null {
+  const { device, route, to } = step;
+  const exit = { device: device.id, port: to };
+  const plain: Stream = { ...stream, objects: "none" };
+  // A converter without a decoder makes silence or noise of a burst; one that has it does not use it on a blind route.
+  const decodes = device.decodes?.some(({ coding }) => coding === stream.coding) ?? false;
+  if (needsDecoding(stream.coding, forwardLink(rig, exit)) && !decodes)
+    return { code: "cannot-decode", device: device.id, coding: stream.coding };
+  if (route.blind)
+    return whyNotPass(device, route, plain) ?? { code: "does-not-pass", device: device.id, coding: stream.coding, objects: "none" };
+  const cable = rig.cableAt(exit);
+  const isReturn = cable !== undefined && isAt(cable.to, exit);
+  if (isReturn && listed?.size === 0) return null;
+  const isListed = listed === null || listed.has(stream.coding);
+  return (
+    whyNotSend(step, plain, isPlayer) ??
+    tooMuch(rig, step, plain) ??
+    (isListed ? refusedBySetting(rig, device, route, plain, null) : null) ??
+    (cable ? notListed(rig, step, plain, isPlayer) : null)
+  );
+}
+
+/** A coding that the route does not pass. LPCM it always makes narrow enough. */
+function whyNotSend({ device, route }: Inside, { coding, channels, objects }: Stream, isPlayer: boolean): Reason | null {
+  if (coding === "lpcm" || passes(route, coding)) return null;
+  return isPlayer
+    ? { code: "cannot-emit", device: device.id, coding, objects, need: channels, have: null }
+    : { code: "does-not-pass", device: device.id, coding, objects: "none" };
+}
+
+const passes = ({ passes: rows }: SoundRoute, coding: Stream["coding"]): boolean => rows?.some((row) => row.coding === coding) ?? true;
+
+function tooMuch(rig: Rig, { device, to }: Inside, stream: Stream): Reason | null {
+  const exit = exitLink(rig, { device: device.id, port: to });
+  return exit && stream.coding !== "lpcm" ? whyNotCarry(stream, exit.link, exit.because) : null;
+}
+
+/** It would pass the stream, and does not see it listed. */
+function notListed(rig: Rig, { device, to }: Inside, stream: Stream, isPlayer: boolean): Reason | null {
+  const exit = { device: device.id, port: to };
+  const cable = rig.cableAt(exit);
+  if (!cable) return null;
+  const far = isAt(cable.from, exit) ? cable.to : cable.from;
+  const maker = listedBy(rig, exit, stream) ?? far;
+  return {
+    code: "not-listed",
+    ...maker,
+    coding: stream.coding,
+    objects: "none",
+    need: stream.channels,
+    have: null,
+    copiedBy: maker.device === far.device ? null : far.device,
+    sender: isPlayer ? null : device.id,
+  };
+}
