@@ -6,7 +6,7 @@ import type { SoundDescriptor } from "@/core/device";
 import { BED_IDS, CODING_IDS } from "@/core/facts";
 import { findDevice, type Job } from "@/core/job";
 
-/** A room in which somebody has found out all that concerns sound and was not known, each answer chosen by one of the numbers in turn. */
+/** A room in which somebody has found out what was not known, each answer chosen by one of the numbers in turn. */
 function foundOut(job: Job, numbers: readonly number[]): Job {
   let asked = 0;
   const oneOf = <Answer>(answers: readonly Answer[]): Answer => {
@@ -24,7 +24,16 @@ function foundOut(job: Job, numbers: readonly number[]): Job {
     devices: job.devices.map((device) => ({
       ...device,
       decodes: device.decodes ?? sounds().map((sound) => ({ ...sound, opens: [] })),
-      ports: device.ports.map((port) => (port.connector === "hdmi" ? { ...port, returns: port.returns ?? returns() } : port)),
+      ports: device.ports.map((port) =>
+        port.connector === "hdmi"
+          ? {
+              ...port,
+              returns: port.returns ?? returns(),
+              maxGbps: port.maxGbps ?? oneOf([10.2, 18, 48]),
+              hdcp: port.hdcp ?? oneOf(["none", "1.4", "2.2", "2.3"] as const),
+            }
+          : port,
+      ),
       routes: device.routes.map((route) => (route.kind === "sound" ? { ...route, passes: route.passes ?? sounds() } : route)),
       presents: device.presents.map((rule) => (rule.rule === "list" ? { ...rule, sound: rule.sound ?? sounds() } : rule)),
       settings: device.settings.map((setting) => ({ ...setting, found: setting.found ?? oneOf(setting.options) })),
@@ -52,6 +61,36 @@ test("whatever is found out on site, a row that was not “not known” stays as
       }
     }),
     { seed: 5, numRuns: 600 },
+  );
+  expect(Math.min(...Object.values(rows)), JSON.stringify(rows)).toBeGreaterThan(0);
+});
+
+/** The same room with a standard picture mode of 10.2 Gb/s at every socket of 18 whose device has a menu for it. */
+const withPictureModes = (job: Job): Job => ({
+  ...job,
+  devices: job.devices.map((device) => ({
+    ...device,
+    ports: device.ports.map((port) =>
+      port.connector === "hdmi" && port.maxGbps === 18 && device.settings.some(({ key }) => key === "signal-format")
+        ? { ...port, standardGbps: 10.2 }
+        : port,
+    ),
+  })),
+});
+
+test("whatever is found out on site, a picture that depended on nothing unknown stays as it was told", () => {
+  const rows = { told: 0, unsure: 0 };
+  fc.assert(
+    fc.property(spelledRooms.map(withPictureModes), fc.array(fc.nat(), { minLength: 40, maxLength: 40 }), (job, numbers) => {
+      const after = new Map(arrivalsOf(foundOut(job, numbers)).map((row) => [row.id, row]));
+      for (const { id, picture, pictureLosses } of arrivalsOf(job)) {
+        const now = after.get(id);
+        const isUnsure = pictureLosses.some(({ code }) => code === "picture-unknown" || code === "picture-setting-unknown");
+        rows[isUnsure ? "unsure" : "told"] += 1;
+        if (now && !isUnsure) expect(now.picture, id).toEqual(picture);
+      }
+    }),
+    { seed: 7, numRuns: 600 },
   );
   expect(Math.min(...Object.values(rows)), JSON.stringify(rows)).toBeGreaterThan(0);
 });

@@ -1,15 +1,7 @@
-import { cableClassFact } from "@/core/facts";
-import { HDR_FORMATS, type Content, type Device, type PictureRoute, type PictureWish } from "@/core/device";
+import { cableClassFact, type SettingKey } from "@/core/facts";
+import type { Device, PictureRoute } from "@/core/device";
 import type { Cable, CableEnd } from "@/core/job";
-import {
-  isSameForm,
-  settlePicture,
-  type Picture,
-  type PictureLimit,
-  type PictureLoss,
-  type PlayerManners,
-  type SettledPicture,
-} from "@/core/picture";
+import type { PictureLimit, PictureLoss } from "@/core/picture";
 import { addDelays, milliseconds, type Milliseconds } from "@/core/units";
 import { isBackwards } from "./backwards";
 import { gateOf, type Gate } from "./conditions";
@@ -30,13 +22,6 @@ export interface PictureWay {
   /** What nobody knows that could shut it. */
   readonly doubts: readonly PictureLoss[];
   /** What the ways through it add before the screen's own delay; null where nobody knows. */
-  readonly delayMs: Milliseconds | null;
-}
-
-/** The picture of a content on a screen that it reaches. */
-export interface PictureArrival {
-  readonly picture: Picture | null;
-  readonly losses: readonly PictureLoss[];
   readonly delayMs: Milliseconds | null;
 }
 
@@ -119,8 +104,10 @@ function shutBy(device: Device, { reason }: Gate): readonly PictureLoss[] {
     : [{ code: "picture-no-way", device: device.id }];
 }
 
+export const unknownSetting = (device: string, setting: SettingKey): PictureLoss => ({ code: "picture-setting-unknown", device, setting });
+
 const doubtsOf = ({ reason, fact }: Gate): readonly PictureLoss[] =>
-  reason === null && fact?.fact === "setting" ? [{ code: "picture-setting-unknown", device: fact.device, setting: fact.setting }] : [];
+  reason === null && fact?.fact === "setting" ? [unknownSetting(fact.device, fact.setting)] : [];
 
 /** Where the picture of a source comes to an end when it reaches no screen: the last device it gets to. */
 export function furthestSeen(rig: Rig, device: Device, source: string): string {
@@ -171,60 +158,8 @@ function socketLimit(rig: Rig, end: CableEnd): PictureLimit[] {
   const port = rig.port(end);
   const device = rig.device(end.device);
   if (port?.connector !== "hdmi" || !device) return [];
-  const standard = port.standardGbps !== null && rig.setting(device, "signal-format") === "standard";
-  return [{ kind: "socket", ...end, gbps: standard ? port.standardGbps : port.maxGbps, hdcp: port.hdcp, standard }];
-}
-
-/**
- * A box shows the player the list of another screen: what that one can show is sent, whether or not this one can. A form that it cannot
- * show, or that its way does not carry, stays black here.
- */
-function settleUnheard(
-  wish: PictureWish,
-  { limits, unheardFrom, screen }: PictureWay,
-  display: NonNullable<Device["display"]>,
-  manners: PlayerManners,
-): SettledPicture {
-  const anything = { ...display, maxMode: wish.mode, hdr: [...HDR_FORMATS], gaming: true };
-  const sent = settlePicture(wish, limits.slice(0, unheardFrom ?? 0), anything, screen.id, manners);
-  if (!sent.picture) return sent;
-  const form = { ...wish, ...sent.picture, protected: wish.protected };
-  const shown = settlePicture(form, limits.slice(unheardFrom ?? 0), display, screen.id);
-  const isShown = shown.picture !== null && isSameForm(shown.picture, sent.picture);
-  return { picture: isShown ? shown.picture : null, losses: [...sent.losses, ...shown.losses] };
-}
-
-/** How late a screen shows a picture, by its picture mode; without one, or where it follows the content, games in the game mode. */
-function ownDelay(rig: Rig, screen: Device, display: NonNullable<Device["display"]>, content: Content): number | null {
-  const mode = rig.setting(screen, "picture-mode");
-  if (mode === null) return null;
-  if (mode === "game" || (content.kind === "game" && (mode === undefined || mode === "auto"))) return display.gameDelayMs;
-  return mode === "film" ? (display.filmDelayMs ?? display.delayMs) : display.delayMs;
-}
-
-/** What a picture becomes on its way, and when it shows. */
-export function pictureArrival(rig: Rig, player: Device, way: PictureWay, content: Content): PictureArrival {
-  const { display } = way.screen;
-  const own = display && ownDelay(rig, way.screen, display, content);
-  const delayMs = way.delayMs === null || own === null || own === undefined ? null : addDelays(way.delayMs, milliseconds(own));
-  if (!content.picture) return { picture: null, losses: [], delayMs };
-  if (!display) return { picture: null, losses: [{ code: "picture-no-display", device: way.screen.id }], delayMs };
-  if (way.shut.length) return { picture: null, losses: way.shut, delayMs: null };
-  const { hdr } = content.picture;
-  const isOff = hdr !== "sdr" && rig.setting(player, "hdr") === "off";
-  const wish = isOff ? { ...content.picture, hdr: "sdr" as const } : content.picture;
-  const manners = {
-    blanks: player.habits.some(({ habit }) => habit === "blanks-without-hdcp"),
-    forced: rig.setting(player, "video-format") === "forced" ? player.id : null,
-  };
-  const settled =
-    way.unheardFrom === null
-      ? settlePicture(wish, way.limits, display, way.screen.id, manners)
-      : settleUnheard(wish, way, display, manners);
-  const off: readonly PictureLoss[] = isOff ? [{ code: "picture-hdr-off", device: player.id, need: hdr }] : [];
-  return {
-    picture: settled.picture,
-    losses: [...off, ...settled.losses, ...way.doubts],
-    delayMs,
-  };
+  const mode = port.standardGbps === null ? undefined : rig.setting(device, "signal-format");
+  const standard = mode === "standard";
+  const perhapsGbps = mode === null ? port.standardGbps : null;
+  return [{ kind: "socket", ...end, gbps: standard ? port.standardGbps : port.maxGbps, hdcp: port.hdcp, standard, perhapsGbps }];
 }

@@ -1,5 +1,6 @@
 import type { Content } from "@/core/device";
-import { pictureArrival, pictureWays, type PictureArrival } from "./picture-way";
+import { pictureArrival, type PictureArrival } from "./picture-arrival";
+import { pictureWays } from "./picture-way";
 import type { Rig } from "./rig";
 
 /** A content with its picture on every screen that it reaches. */

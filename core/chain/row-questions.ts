@@ -1,7 +1,8 @@
 import type { Content, Device, Source } from "@/core/device";
 import { chosenSoundSystem } from "@/core/job";
 import { bestWay, systemOf } from "./arrivals-of-content";
-import { pictureArrival, pictureWays } from "./picture-way";
+import { pictureArrival } from "./picture-arrival";
+import { pictureWays } from "./picture-way";
 import type { Question } from "./read-set";
 import type { Rig } from "./rig";
 

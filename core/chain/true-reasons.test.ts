@@ -136,3 +136,17 @@ test("a box that lists two channels keeps back the Dolby Digital that lies besid
   const film = arrivalsOf(job).find(({ content }) => content.tracks.some(({ coding }) => coding === "truehd"));
   expect(film?.losses[0]?.reason).toMatchObject({ code: "not-listed", device: "extractor", coding: "ac3" });
 });
+
+test("a picture depends on a menu that nobody has looked at where that menu would change it", () => {
+  const film = { mode: "3840x2160@24", depth: 10, chroma: "422", hdr: "hdr10", protected: false };
+  const player = { ...playerByHand("player", DTS, film), settings: [{ key: "hdr", options: ["on", "off"], found: null }] };
+  const screen = (hdr: readonly string[]) => ({
+    ...{ id: "tv", name: "TV", role: "screen", ports: [hdmiByHand("in", "in")] },
+    display: { maxMode: "3840x2160@60", hdr, delayMs: 0, gameDelayMs: 0 },
+    routes: [{ kind: "picture", from: ["in"], to: ["display"] }],
+  });
+  const seen = (hdr: readonly string[]) =>
+    rowOf(jobByHand({ name: "Seen", devices: [player, screen(hdr)], cables: [cableByHand("player out", "tv in")] })).pictureLosses;
+  expect(seen(["hdr10"])).toEqual([{ code: "picture-setting-unknown", device: "player", setting: "hdr" }]);
+  expect(seen([])).toEqual([{ code: "picture-hdr", device: "tv", need: "hdr10" }]);
+});

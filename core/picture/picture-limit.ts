@@ -11,6 +11,8 @@ export type PictureLimit =
       readonly hdcp: Hdcp | null;
       /** Its rate is low only because the device's picture mode is standard. */
       readonly standard: boolean;
+      /** What it would carry in the standard picture mode, where nobody knows which mode is set; null where that is known. */
+      readonly perhapsGbps: number | null;
     }
   | {
       readonly kind: "cable";

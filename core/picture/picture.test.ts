@@ -63,6 +63,7 @@ const socket = (gbps: number | null, hdcp: "1.4" | "2.2" | null): PictureLimit =
   gbps,
   hdcp,
   standard: false,
+  perhapsGbps: null,
 });
 const lead = (gbps: number, lengthM: number, passive = true): PictureLimit => ({
   kind: "cable",

@@ -62,6 +62,7 @@ function bestSocket(device: Device, direction: "in" | "out"): readonly PictureLi
       gbps: rates.includes(null) ? null : Math.max(...rates.map((rate) => rate ?? 0)),
       hdcp: hdcps.includes(null) ? null : (HDCP_ORDER.findLast((version) => hdcps.includes(version)) ?? null),
       standard: false,
+      perhapsGbps: null,
     },
   ];
 }

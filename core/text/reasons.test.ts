@@ -98,7 +98,13 @@ describe("every loss of a picture is told in a sentence", () => {
       "Matrix “OUT A” has no HDCP, so anything protected stays black.",
     ],
     [
-      { code: "picture-rate", at: { kind: "socket", ...port, gbps: 9, hdcp: "2.2", standard: true }, need: 17.82, have: 9, unit: "Gb/s" },
+      {
+        code: "picture-rate",
+        at: { kind: "socket", ...port, gbps: 9, hdcp: "2.2", standard: true, perhapsGbps: null },
+        need: 17.82,
+        have: 9,
+        unit: "Gb/s",
+      },
       "Matrix “OUT A”, in its standard picture mode, carries 9.0\u2009Gb/s; the picture as mastered needs 17.82\u2009Gb/s.",
     ],
     [
