@@ -1,12 +1,10 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import { spelledRooms } from "@/demo/spelled-room-under-test";
+import { disturbedRooms } from "@/demo/disturbed-room-under-test";
 import { arrivalsOf, type Arrival, type Loss, type Reason } from "@/core/chain";
 import { effectiveSetting, type Content, type Device, type SoundRoute } from "@/core/device";
 import { bedChannels, type Bed, type SettingKey } from "@/core/facts";
-import { applyCommand, asItStands, type Job } from "@/core/job";
-import { possibleChanges } from "@/core/plan";
+import { asItStands, type Job } from "@/core/job";
 
 /**
  * What the sentences of reasons state, read off the devices, cables and settings of the job and nothing else: no way is followed here.
@@ -17,23 +15,6 @@ interface Told {
   readonly row: Arrival;
   readonly loss: Loss;
 }
-
-const ROOMS: readonly Job[] = [
-  ...demoJobNames().map((name) => demoJob(name)),
-  ...demoJobNames("systems").map((name) => demoJob(name, "systems")),
-];
-
-/** A room of the demo, or one spelled out by hand, after a few changes, each chosen by a number. */
-const disturbed = fc
-  .tuple(fc.oneof(fc.constantFrom(...ROOMS), spelledRooms, spelledRooms), fc.array(fc.nat(), { maxLength: 5 }))
-  .map(([room, numbers]): Job =>
-    numbers.reduce((job, number) => {
-      const changes = possibleChanges(job);
-      const change = changes[number % Math.max(1, changes.length)];
-      const applied = change && applyCommand(job, change.command);
-      return applied?.ok ? applied.value.job : job;
-    }, room),
-  );
 
 const isWider = (a: Bed, b: Bed): boolean => bedChannels(a) > bedChannels(b);
 
@@ -153,7 +134,7 @@ const holds = <Code extends Reason["code"]>(told: Told, reason: Extract<Reason, 
 test("what a reason states is so: of the device, its menus, its sockets, the cable or the link that it names", () => {
   const told = new Map<string, number>();
   fc.assert(
-    fc.property(disturbed, (job) => {
+    fc.property(disturbedRooms, (job) => {
       for (const row of arrivalsOf(job)) {
         if (!isAuthored(row.content)) continue;
         for (const loss of row.losses) {
