@@ -40,8 +40,12 @@ const plugged = (job: Job): Job => ({
   })),
 });
 
-/** The lanes stand closer than on the large map, so that names can be read in little room. */
-const closer = (plates: readonly PlacedPlate[]): readonly PlacedPlate[] => plates.map((plate) => ({ ...plate, x: plate.x * 0.8 }));
+/** The lanes stand closer than on the large map, so that names can be read in little room, and each plate has room for a name and a share. */
+const closer = (plates: readonly PlacedPlate[]): readonly PlacedPlate[] =>
+  plates.map((plate) => ({ ...plate, x: plate.x * 0.86, y: plate.y * 1.25, height: Math.max(plate.height, LEAST_HEIGHT) }));
+
+/** As much of a name as fits a plate. */
+const shortened = (name: string): string => (name.length > MOST_LETTERS ? `${name.slice(0, MOST_LETTERS - 1).trimEnd()}…` : name);
 
 const NO_WAY: ReadonlySet<string> = new Set();
 
@@ -52,8 +56,10 @@ interface SuspectMapProps {
   readonly way?: ReadonlySet<string>;
 }
 
-/** The size of print on the map, in its own units. */
-const PRINT = 32;
+/** The size of print on the map, in its own units, and what a plate holds of it. */
+const PRINT = 29;
+const MOST_LETTERS = 13;
+const LEAST_HEIGHT = 98;
 
 /** Less than this shows as no suspicion at all. */
 const FAINT = 0.02;
@@ -97,11 +103,11 @@ export function SuspectMap({ job, suspects, way = NO_WAY }: SuspectMapProps) {
                 className={weight ? styles.suspected : styles.plate}
                 style={{ strokeWidth: weight ? 4 + 12 * weight : 2 }}
               />
-              <text x={14} y={38} className={styles.plateName} fontSize={PRINT}>
-                {device.name.slice(0, 13)}
+              <text x={11} y={40} className={styles.plateName} fontSize={PRINT}>
+                {shortened(device.name)}
               </text>
               {weight ? (
-                <text x={14} y={76} className={styles.plateName} fontSize={PRINT}>
+                <text x={11} y={78} className={styles.plateName} fontSize={PRINT}>
                   {chanceWords(weight)}
                 </text>
               ) : null}
