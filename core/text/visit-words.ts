@@ -73,7 +73,7 @@ export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival
       return `Play the test tone of ${device}: each speaker, on its side, equally loud.`;
     case "prove":
       return row
-        ? `Play ${lowerFirst(rowWords(row))} from ${device}: ${row.arrives ? "compare with what is predicted" : "predicted to stay silent"}.`
+        ? `Play ${lowerFirst(rowWords({ ...row, app: null }))} from ${device}${row.app ? ` (${row.app})` : ""}: ${row.arrives ? "compare with what is predicted" : "predicted to stay silent"}.`
         : `Prove ${device}.`;
     case "acts":
       return "Try the everyday acts with the household's remote: on, volume, another player, off. Prove lists them.";
