@@ -7,6 +7,9 @@ import { ensureBuild, ensureDependencies, root, run, say } from "./prepare.mjs";
 /** The unit tests of what is called proven, and of what is kept; those that can try more do so here. */
 const UNIT = [
   "core/chain/paper.property.test.ts",
+  "core/chain/not-known.property.test.ts",
+  "core/chain/reasons.property.test.ts",
+  "core/chain/picture-reasons.property.test.ts",
   "core/plan/paper-changes.property.test.ts",
   "core/plan/paper-plans.property.test.ts",
   "core/plan/wander.property.test.ts",

@@ -136,7 +136,7 @@ interface ChosenWay extends Followed {
 
 /**
  * The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, the one with the fewest
- * obstacles, and one that a switch, a wire or a list shuts before one that a device cannot carry at all.
+ * obstacles, one that a switch, a wire or a list shuts before one that a device cannot carry at all, and the one that gets furthest.
  */
 export function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): ChosenWay | null {
   // On screens between which no sound is switched the sound is the same.
@@ -164,9 +164,13 @@ const compareFollowed = (a: Followed, b: Followed, system: Device): number =>
   Number(isUnknown(b)) - Number(isUnknown(a)) ||
   a.blocks.length - b.blocks.length ||
   countByNature(a) - countByNature(b) ||
+  firstBlock(b) - firstBlock(a) ||
   a.way.length - b.way.length;
 
 const countByNature = ({ blocks }: Followed): number => blocks.filter(({ reason }) => isByNature(reason)).length;
+
+/** Where the sound first stops; 0 where nothing stops it. */
+const firstBlock = ({ blocks }: Followed): number => (blocks.length ? Math.min(...blocks.map(({ hop }) => hop)) : 0);
 
 const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
 

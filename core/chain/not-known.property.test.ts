@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { spelledRooms } from "@/demo/spelled-room-under-test";
+import { tries } from "@/demo/tries-under-test";
 import { arrivalsOf, bestUpperBound, makeRig } from "@/core/chain";
 import type { SoundDescriptor } from "@/core/device";
 import { BED_IDS, CODING_IDS } from "@/core/facts";
@@ -60,10 +61,10 @@ test("whatever is found out on site, a row that was not “not known” stays as
         }
       }
     }),
-    { seed: 5, numRuns: 600 },
+    tries(600, 20_000, 5),
   );
   expect(Math.min(...Object.values(rows)), JSON.stringify(rows)).toBeGreaterThan(0);
-});
+}, 900_000);
 
 /** The same room with a standard picture mode of 10.2 Gb/s at every socket of 18 whose device has a menu for it. */
 const withPictureModes = (job: Job): Job => ({
@@ -90,10 +91,10 @@ test("whatever is found out on site, a picture that depended on nothing unknown 
         if (now && !isUnsure) expect(now.picture, id).toEqual(picture);
       }
     }),
-    { seed: 7, numRuns: 600 },
+    tries(600, 20_000, 7),
   );
   expect(Math.min(...Object.values(rows)), JSON.stringify(rows)).toBeGreaterThan(0);
-});
+}, 900_000);
 
 test("a row is “not known” only where some answer could make it sound", () => {
   fc.assert(
@@ -106,6 +107,6 @@ test("a row is “not known” only where some answer could make it sound", () =
         expect(bestUpperBound(rig, { player, source, content, system, freedom }), id).not.toBeNull();
       }
     }),
-    { seed: 6, numRuns: 400 },
+    tries(400, 10_000, 6),
   );
-});
+}, 900_000);

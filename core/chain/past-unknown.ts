@@ -58,7 +58,8 @@ function through(rig: Rig, step: Extract<Step, { kind: "inside" }>, choices: rea
   if (!ahead) return { streams: choices.flat(), reason: null };
   const { link } = ahead;
   const listing = listingAt(rig, exit);
-  const lists = listing.unknown ? possibleLists(rig, exit, AS_KNOWN) : [listing];
+  // A decoder that nobody knows may make fewer channels than are listed.
+  const lists = listing.unknown || device.decodes === null ? possibleLists(rig, exit, AS_KNOWN) : [listing];
   const desk = { device: decodingAll(rig.atWill(device.id) ?? device), route, carriesCodings: carriesCodings(link) };
   const formats = formatsOf(rig, device, route, AS_KNOWN);
   const streams = choices.flatMap((tracks) =>

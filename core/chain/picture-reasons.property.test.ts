@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { disturbedRooms } from "@/demo/disturbed-room-under-test";
+import { tries } from "@/demo/tries-under-test";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import { effectiveSetting, type Device } from "@/core/device";
 import { asItStands, type CableEnd, type Job } from "@/core/job";
@@ -88,7 +89,7 @@ test("what a loss of picture states is so: of the screen, the sockets, the cable
         }
       }
     }),
-    { seed: 78, numRuns: 800 },
+    tries(800, 20_000, 78),
   );
   expect(told.size, [...told.keys()].join()).toBeGreaterThan(10);
-});
+}, 900_000);

@@ -17,7 +17,7 @@ export function whyNotPlay(stream: Stream, system: Device): Reason | null {
   const decoder = system.decodes?.find((row) => row.coding === stream.coding);
   if (!decoder) return { code: "cannot-decode", device: system.id, coding: stream.coding };
   if (stream.coding === "lpcm" && bedChannels(stream.channels) > bedChannels(decoder.channels)) {
-    return { code: "passes-fewer", device: system.id, need: stream.channels, have: decoder.channels };
+    return { code: "passes-fewer", device: system.id, coding: "lpcm", need: stream.channels, have: decoder.channels };
   }
   return null;
 }

@@ -47,7 +47,7 @@ export type Reason =
       readonly have: Bed | null;
     }
   | { readonly code: "does-not-pass"; readonly device: string; readonly coding: Coding; readonly objects: Objects }
-  | { readonly code: "passes-fewer"; readonly device: string; readonly need: Bed; readonly have: Bed }
+  | { readonly code: "passes-fewer"; readonly device: string; readonly coding: Coding; readonly need: Bed; readonly have: Bed }
   | {
       readonly code: "cannot-emit";
       readonly device: string;

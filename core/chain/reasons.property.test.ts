@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { disturbedRooms } from "@/demo/disturbed-room-under-test";
+import { tries } from "@/demo/tries-under-test";
 import { arrivalsOf, type Arrival, type Loss, type Reason } from "@/core/chain";
 import { effectiveSetting, type Content, type Device, type SoundRoute } from "@/core/device";
 import { bedChannels, type Bed, type SettingKey } from "@/core/facts";
@@ -144,7 +145,7 @@ test("what a reason states is so: of the device, its menus, its sockets, the cab
         }
       }
     }),
-    { seed: 77, numRuns: 1000 },
+    tries(1000, 20_000, 77),
   );
   expect(told.size, [...told.keys()].join()).toBeGreaterThan(20);
-});
+}, 900_000);

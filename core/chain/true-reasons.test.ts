@@ -86,6 +86,22 @@ test("where it could, the row is not known, and the switch is what to find out",
   expect(told(job)).toEqual(["It depends on how “eARC” is set at TV."]);
 });
 
+test("a device that passes a coding in fewer channels than the content has says so, whatever is listed", () => {
+  const passing = (channels: string) => [{ coding: "eac3", channels }];
+  const hub = {
+    ...{ id: "hub", name: "Hub", role: "box", ports: [hdmiByHand("in", "in"), hdmiByHand("out", "out")] },
+    routes: [{ kind: "sound", from: ["in"], to: ["out"], passes: passing("5.1"), blind: true }],
+    presents: [{ rule: "copy", ports: ["in"], of: "out" }],
+  };
+  const job = jobByHand({
+    name: "Through a hub",
+    devices: [playerByHand("player", { coding: "eac3", channels: "7.1" }, PICTURE), hub, bar(passing("7.1"), { speakers: { bed: "7.1" } })],
+    cables: [cableByHand("player out", "hub in"), cableByHand("hub out", "bar in")],
+  });
+  expect(rowOf(job)).toMatchObject({ soundVerdict: "reduced", arrives: { channels: "5.1" } });
+  expect(told(job)).toEqual(["Hub passes Dolby Digital Plus of at most 5.1 channels on, not of 7.1."]);
+});
+
 test("optical carries no Dolby Digital Plus: the link is the reason where a player cannot decode it", () => {
   const track = { coding: "eac3", channels: "5.1" };
   const player = {

@@ -7,13 +7,15 @@ import { streamsOf, type Stream } from "./stream";
 export function whyNotPass(device: Device, route: SoundRoute, form: Stream): Reason | null {
   if (form.coding === "lpcm") {
     return bedChannels(form.channels) > bedChannels(route.lpcm)
-      ? { code: "passes-fewer", device: device.id, need: form.channels, have: route.lpcm }
+      ? { code: "passes-fewer", device: device.id, coding: "lpcm", need: form.channels, have: route.lpcm }
       : null;
   }
   const pass = route.passes?.find((row) => row.coding === form.coding);
   if (!pass) return { code: "does-not-pass", device: device.id, coding: form.coding, objects: "none" };
-  return form.objects !== "none" && !pass.objects
-    ? { code: "does-not-pass", device: device.id, coding: form.coding, objects: form.objects }
+  if (form.objects !== "none" && !pass.objects)
+    return { code: "does-not-pass", device: device.id, coding: form.coding, objects: form.objects };
+  return bedChannels(form.channels) > bedChannels(pass.channels)
+    ? { code: "passes-fewer", device: device.id, coding: form.coding, need: form.channels, have: pass.channels }
     : null;
 }
 
@@ -34,6 +36,7 @@ export function whyNotEmit(device: Device, route: SoundRoute, form: Stream, cont
   if (form.lineage === "re-encoded") return route.encodes.includes(form.coding) ? null : cannot(null);
   const refusal = whyNotPass(device, route, form);
   if (!refusal) return null;
+  if (refusal.code === "passes-fewer") return cannot(refusal.have);
   return refusal.code === "does-not-pass" ? cannot(null, refusal.objects) : cannot(null);
 }
 

@@ -1,6 +1,7 @@
-import type { SoundRoute } from "@/core/device";
+import type { Coding } from "@/core/facts";
+import type { Device, SoundRoute } from "@/core/device";
 import { exitLink, forwardLink } from "./exit-link";
-import { needsDecoding, whyNotCarry } from "./link";
+import { carriesCodings, needsDecoding, whyNotCarry } from "./link";
 import { listedBy } from "./listed-by";
 import type { ListedUpperBound } from "./listed-upper-bound";
 import type { Reason } from "./reason";
@@ -20,12 +21,19 @@ export function whyNothing(rig: Rig, step: Inside, stream: Stream, isPlayer: boo
   const { device, route, to } = step;
   const exit = { device: device.id, port: to };
   const plain: Stream = { ...stream, objects: "none" };
-  // A converter without a decoder makes silence or noise of a burst; one that has it does not use it on a blind route.
-  const decodes = device.decodes?.some(({ coding }) => coding === stream.coding) ?? false;
-  if (needsDecoding(stream.coding, forwardLink(rig, exit)) && !decodes)
+  const link = forwardLink(rig, exit);
+  // Analogue sound leaves by a digital socket as LPCM, or not at all.
+  if (stream.coding === "analogue" && carriesCodings(link) && !route.blind)
+    return lacks(device, "analogue")
+      ? { code: "cannot-decode", device: device.id, coding: "analogue" }
+      : notListed(rig, step, { ...plain, coding: "lpcm" }, isPlayer);
+  // A converter without a decoder makes silence or noise of a burst; one that has it, or may have it, does not use it on a blind route.
+  if (needsDecoding(stream.coding, link) && lacks(device, stream.coding))
     return { code: "cannot-decode", device: device.id, coding: stream.coding };
   if (route.blind)
-    return whyNotPass(device, route, plain) ?? { code: "does-not-pass", device: device.id, coding: stream.coding, objects: "none" };
+    return stream.coding === "lpcm"
+      ? whyNotPass(device, route, plain)
+      : { code: "does-not-pass", device: device.id, coding: stream.coding, objects: "none" };
   const cable = rig.cableAt(exit);
   const isReturn = cable !== undefined && isAt(cable.to, exit);
   if (isReturn && listed?.size === 0) return null;
@@ -37,6 +45,8 @@ export function whyNothing(rig: Rig, step: Inside, stream: Stream, isPlayer: boo
     (cable ? notListed(rig, step, plain, isPlayer) : null)
   );
 }
+
+const lacks = ({ decodes }: Device, coding: Coding): boolean => decodes?.every((row) => row.coding !== coding) ?? false;
 
 /** A coding that the route does not pass. LPCM it always makes narrow enough. */
 function whyNotSend({ device, route }: Inside, { coding, channels, objects }: Stream, isPlayer: boolean): Reason | null {

@@ -73,7 +73,9 @@ export function reasonSentence(job: Job, reason: Reason): string {
         ? `${name(reason.device)} does not pass ${codingName(reason.coding)} on.`
         : `${name(reason.device)} passes ${codingName(reason.coding)} on without its objects.`;
     case "passes-fewer":
-      return `${name(reason.device)} takes LPCM of ${channelCount(reason.have)} there, not of ${reason.need}.`;
+      return reason.coding === "lpcm"
+        ? `${name(reason.device)} takes LPCM of ${channelCount(reason.have)} there, not of ${reason.need}.`
+        : `${name(reason.device)} passes ${codingName(reason.coding)} of at most ${channelCount(reason.have)} on, not of ${reason.need}.`;
     case "cannot-emit":
       if (reason.objects !== "none") return `${name(reason.device)} sends ${codingName(reason.coding)} without its objects.`;
       return reason.have
@@ -172,7 +174,9 @@ export function reasonFlag(job: Job, reason: Reason): string {
         ? `${deviceName(job, reason.device)} passes no ${codingName(reason.coding)}`
         : `${deviceName(job, reason.device)} passes no objects`;
     case "passes-fewer":
-      return `${reason.need} LPCM, takes ${reason.have}`;
+      return reason.coding === "lpcm"
+        ? `${reason.need} LPCM, takes ${reason.have}`
+        : `${codingName(reason.coding)} ${reason.need}, passes ${reason.have}`;
     case "cannot-emit":
       return reason.objects === "none"
         ? `${reason.have ? `sends ${codingName(reason.coding)} ${reason.have}, not` : `cannot send ${codingName(reason.coding)}`} ${reason.need}`
