@@ -10,7 +10,9 @@ export function whyNotPass(device: Device, route: SoundRoute, form: Stream): Rea
       ? { code: "passes-fewer", device: device.id, coding: "lpcm", need: form.channels, have: route.lpcm }
       : null;
   }
-  const pass = route.passes?.find((row) => row.coding === form.coding);
+  // Where nobody knows what passes, nothing is said against it.
+  if (route.passes === null) return null;
+  const pass = route.passes.find((row) => row.coding === form.coding);
   if (!pass) return { code: "does-not-pass", device: device.id, coding: form.coding, objects: "none" };
   if (form.objects !== "none" && !pass.objects)
     return { code: "does-not-pass", device: device.id, coding: form.coding, objects: form.objects };

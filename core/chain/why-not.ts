@@ -1,4 +1,4 @@
-import { bedChannels, linkFact } from "@/core/facts";
+import { linkFact } from "@/core/facts";
 import type { Content, Device, SoundRoute } from "@/core/device";
 import { unreachable } from "@/core/outcome";
 import { gateOf } from "./conditions";
@@ -6,7 +6,7 @@ import { forwardLink } from "./exit-link";
 import { linkDelay, type Followed } from "./follow";
 import { idealForms } from "./ideal";
 import { whyNotCarry } from "./link";
-import { listedBy } from "./listed-by";
+import { notListed } from "./listed-by";
 import { listingAt } from "./listing";
 import { compareStreams } from "./quality";
 import type { Loss, Reason } from "./reason";
@@ -99,7 +99,7 @@ function firstRefusal(rig: Rig, followed: Followed, ideal: Stream, content: Cont
         : null;
     return link ? { reason: link, hop: hop + 1, scope: "path" } : { reason, hop, scope: "path" };
   }
-  return recodes ?? notListed(rig, followed, form);
+  return recodes ?? keptBackByList(rig, followed, form);
 }
 
 function whyNotStep(rig: Rig, followed: Followed, hop: number, step: Step, form: Stream, content: Content): Reason | null {
@@ -150,27 +150,15 @@ function whyNotRoute(
   return sibling ? gateOf(rig, device, sibling.opens).reason : own;
 }
 
-/** Every hop would carry it, so it was the list shown to the player that kept it back: that of the socket where the list is really made. */
-function notListed(rig: Rig, followed: Followed, form: Stream): Loss | null {
+/** Every hop would carry it, so it was the list shown to the player that kept it back. */
+function keptBackByList(rig: Rig, followed: Followed, form: Stream): Loss | null {
   const [first, link] = followed.way;
   if (first?.kind !== "inside" || link?.kind !== "link") return null;
-  const listed = listingAt(rig, link.from).sounds.get(form.coding);
-  const enough = listed && bedChannels(listed.channels) >= bedChannels(form.channels) && (form.objects === "none" || listed.objects);
-  if (enough) return null;
-  const maker = listedBy(rig, link.from, form) ?? link.to;
-  const passed = followed.hops.findIndex(({ device }, index) => index > 0 && device === maker.device);
-  return {
-    reason: {
-      code: "not-listed",
-      ...maker,
-      coding: form.coding,
-      objects: listed && !listed.objects ? form.objects : "none",
-      need: form.channels,
-      have: listed?.channels ?? null,
-      copiedBy: maker.device === link.to.device ? null : link.to.device,
-      sender: null,
-    },
-    hop: Math.max(1, passed),
-    scope: "path",
-  };
+  const reason = notListed(rig, link.from, form, null);
+  if (!reason) return null;
+  // What nobody knows of a list may hold it.
+  const { unknown } = listingAt(rig, link.from);
+  if (unknown) return { reason: { code: "other-way-unknown", unknown }, hop: 1, scope: "path" };
+  const passed = followed.hops.findIndex(({ device }, index) => index > 0 && device === reason.device);
+  return { reason, hop: Math.max(1, passed), scope: "path" };
 }

@@ -2,7 +2,7 @@ import type { Coding } from "@/core/facts";
 import type { Device, SoundRoute } from "@/core/device";
 import { exitLink, forwardLink } from "./exit-link";
 import { carriesCodings, needsDecoding, whyNotCarry } from "./link";
-import { listedBy } from "./listed-by";
+import { notListed } from "./listed-by";
 import type { ListedUpperBound } from "./listed-upper-bound";
 import type { Reason } from "./reason";
 import { isAt, type Rig } from "./rig";
@@ -26,7 +26,7 @@ export function whyNothing(rig: Rig, step: Inside, stream: Stream, isPlayer: boo
   if (stream.coding === "analogue" && carriesCodings(link) && !route.blind)
     return lacks(device, "analogue")
       ? { code: "cannot-decode", device: device.id, coding: "analogue" }
-      : notListed(rig, step, { ...plain, coding: "lpcm" }, isPlayer);
+      : notListed(rig, exit, { ...plain, coding: "lpcm" }, isPlayer ? null : device.id);
   // A converter without a decoder makes silence or noise of a burst; one that has it, or may have it, does not use it on a blind route.
   if (needsDecoding(stream.coding, link) && lacks(device, stream.coding))
     return { code: "cannot-decode", device: device.id, coding: stream.coding };
@@ -42,7 +42,7 @@ export function whyNothing(rig: Rig, step: Inside, stream: Stream, isPlayer: boo
     whyNotSend(step, plain, isPlayer) ??
     tooMuch(rig, step, plain) ??
     (isListed ? refusedBySetting(rig, device, route, plain, null) : null) ??
-    (cable ? notListed(rig, step, plain, isPlayer) : null)
+    notListed(rig, exit, plain, isPlayer ? null : device.id)
   );
 }
 
@@ -61,23 +61,4 @@ const passes = ({ passes: rows }: SoundRoute, coding: Stream["coding"]): boolean
 function tooMuch(rig: Rig, { device, to }: Inside, stream: Stream): Reason | null {
   const exit = exitLink(rig, { device: device.id, port: to });
   return exit && stream.coding !== "lpcm" ? whyNotCarry(stream, exit.link, exit.because) : null;
-}
-
-/** It would pass the stream, and does not see it listed. */
-function notListed(rig: Rig, { device, to }: Inside, stream: Stream, isPlayer: boolean): Reason | null {
-  const exit = { device: device.id, port: to };
-  const cable = rig.cableAt(exit);
-  if (!cable) return null;
-  const far = isAt(cable.from, exit) ? cable.to : cable.from;
-  const maker = listedBy(rig, exit, stream) ?? far;
-  return {
-    code: "not-listed",
-    ...maker,
-    coding: stream.coding,
-    objects: "none",
-    need: stream.channels,
-    have: null,
-    copiedBy: maker.device === far.device ? null : far.device,
-    sender: isPlayer ? null : device.id,
-  };
 }
