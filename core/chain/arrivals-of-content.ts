@@ -1,23 +1,26 @@
 import { judgeLipSync } from "@/core/facts";
 import type { Content, Device, Source } from "@/core/device";
 import { findDevice, type Job } from "@/core/job";
+import type { PictureLoss } from "@/core/picture";
 import { milliseconds } from "@/core/units";
 import type { Arrival, SoundVerdict } from "./arrival";
 import { cautionsOf } from "./cautions";
 import { ceilingsOf } from "./ceilings";
-import { follow, type Followed } from "./follow";
+import { bestWay, isUnknown, type ChosenWay } from "./best-way";
+import type { Followed } from "./follow";
 import { pictureArrival } from "./picture-arrival";
 import { furthestSeen, pictureWays, type PictureWay } from "./picture-way";
 import { idealForms, isFull } from "./ideal";
 import { keepsObjects, lostToDecodeMode, throughSoundMode } from "./play";
 import { compareStreams, keptOf, soundRank } from "./quality";
-import type { Loss, Reason, UnknownFact } from "./reason";
+import type { Loss, Reason } from "./reason";
 import type { Rig } from "./rig";
+import { asStatesAre, deadLeadBetween, deadLeadFrom, outOfOrder } from "./state-reasons";
 import { wishCautions } from "./wish-cautions";
-import { streamsOf, type Stream } from "./stream";
-import { furthestReached, isCutOff, waysTo } from "./way";
+import type { Stream } from "./stream";
+import { devicesReached, isCutOff, waysTo } from "./way";
 import { volumeOf } from "./volume";
-import { isByNature, lossesBelowBest } from "./why-not";
+import { lossesBelowBest } from "./why-not";
 
 /**
  * How much a row tells. "all": also why not more arrives, what to beware of, and what the screen itself plays meanwhile; "as-heard": what
@@ -123,56 +126,10 @@ function arrivalOf(rig: Rig, row: Row): Arrival {
     lipSyncMs,
     lipSync: lipSyncMs === null ? null : judgeLipSync(lipSyncMs),
     picture: picture?.picture ?? null,
-    pictureLosses: picture?.losses ?? (content.picture ? [{ code: "picture-no-way", device: furthestSeen(rig, device, source.id) }] : []),
+    pictureLosses: picture?.losses ?? (content.picture ? [whyNoPicture(rig, device, source)] : []),
     screenSpeakers: row.told === "arrivals-only" ? null : screenSpeakers(rig, row),
   };
 }
-
-/** The way by which a content is heard. */
-interface ChosenWay extends Followed {
-  /** What nobody knows of other ways that may bring more than this one. */
-  readonly unsure?: readonly UnknownFact[];
-}
-
-/**
- * The way that brings most; among ways that bring nothing, one that is merely unknown before one that is shut, the one with the fewest
- * obstacles, one that a switch, a wire or a list shuts before one that a device cannot carry at all, and the one that gets furthest.
- */
-export function bestWay(rig: Rig, device: Device, source: string, content: Content, system: Device): ChosenWay | null {
-  // On screens between which no sound is switched the sound is the same.
-  const lit = rig.litOutputs.size === 0 ? "" : [...rig.litOutputs].map(([box, output]) => `${box} ${output}`).join();
-  const key = `best ${device.id} ${source} ${content.id} ${system.id} ${lit}`;
-  return rig.recall(key, () => chooseWay(rig, device, source, content, system), null);
-}
-
-function chooseWay(rig: Rig, device: Device, source: string, content: Content, system: Device): ChosenWay | null {
-  const tracks = streamsOf(content);
-  const followed = waysTo(rig, device, source, system).map((way) => follow(rig, way, tracks));
-  const [first, ...rest] = followed;
-  if (!first) return null;
-  const best = rest.reduce((one, other) => (compareFollowed(other, one, system) < 0 ? other : one), first);
-  const { arrives } = best;
-  if (arrives === null) return best;
-  const isMore = (stream: Stream) => compareStreams(stream, arrives, system) > 0;
-  const unsure = followed.flatMap((other) => (isUnknown(other) && other.mayArrive.some(isMore) ? other.unknown : []));
-  return unsure.length ? { ...best, unsure: unsure.map(({ fact }) => fact) } : best;
-}
-
-/** Orders two ways of one content, the better one first. */
-const compareFollowed = (a: Followed, b: Followed, system: Device): number =>
-  compareStreams(b.arrives, a.arrives, system) ||
-  Number(isUnknown(b)) - Number(isUnknown(a)) ||
-  a.blocks.length - b.blocks.length ||
-  countByNature(a) - countByNature(b) ||
-  firstBlock(b) - firstBlock(a) ||
-  a.way.length - b.way.length;
-
-const countByNature = ({ blocks }: Followed): number => blocks.filter(({ reason }) => isByNature(reason)).length;
-
-/** Where the sound first stops; 0 where nothing stops it. */
-const firstBlock = ({ blocks }: Followed): number => (blocks.length ? Math.min(...blocks.map(({ hop }) => hop)) : 0);
-
-const isUnknown = (followed: Followed): boolean => followed.unknown.length > 0 && followed.blocks.length === 0;
 
 /** What the speakers make audible of what arrives: the sound mode and the object decoders as they stand. */
 function heardOn(rig: Rig, arrives: Stream, live: Device): Stream {
@@ -205,7 +162,7 @@ function lossesOf(rig: Rig, row: Row, followed: ChosenWay | null, best: Stream |
       ...toldOnce(followed.unknown).map(({ fact, hop }): Loss => ({ reason: { code: "unknown-fact", unknown: fact }, hop, scope: "path" })),
       ...ceilings,
     ];
-  if (!followed.arrives) return [...followed.blocks, ...ceilings];
+  if (!followed.arrives) return [...asStatesAre(rig.job, followed.blocks), ...ceilings];
   const mode = lostToDecodeMode(rig, followed.arrives, system);
   return [
     ...lossesBelowBest(rig, followed, content, system),
@@ -250,7 +207,21 @@ function whyNoWay(rig: Rig, device: Device, source: Source, system: Device): Rea
   if (state === "no-power" || state === "dead" || state === "headphones") return { code: "device-state", device: device.id, state };
   const plugged = device.ports.some((port) => rig.cableAt({ device: device.id, port: port.id }));
   if (!plugged) return { code: "not-connected", device: device.id };
-  return { code: "no-way", device: furthestReached(rig, device, source.id)?.id ?? device.id, to: system.id };
+  const reached = [...devicesReached(rig, device, source.id).map(({ id }) => id), device.id];
+  const [furthest = device.id] = reached;
+  const off = outOfOrder(rig.job, system.id) ?? outOfOrder(rig.job, furthest);
+  if (off) return off;
+  const lead = deadLeadBetween(rig.job, reached, system.id) ?? deadLeadFrom(rig.job, furthest);
+  return lead ? { code: "cable-state", cable: lead.id, state: lead.state } : { code: "no-way", device: furthest, to: system.id };
+}
+
+/** Why the picture of a source comes to no screen. */
+function whyNoPicture(rig: Rig, device: Device, source: Source): PictureLoss {
+  const furthest = furthestSeen(rig, device, source.id);
+  const off = outOfOrder(rig.job, device.id) ?? outOfOrder(rig.job, furthest);
+  if (off) return { code: "picture-device-state", device: off.device, state: off.state };
+  const lead = deadLeadFrom(rig.job, furthest);
+  return lead ? { code: "picture-cable-state", cable: lead.id, state: lead.state } : { code: "picture-no-way", device: furthest };
 }
 
 /** What the speakers of the screen itself play of a source, where the screen is not the chosen sound system. */

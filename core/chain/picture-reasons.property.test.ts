@@ -66,6 +66,10 @@ function isSo(job: Job, { content, player }: Arrival, loss: PictureLoss): boolea
       return cables.some(({ id, backwards }) => id === loss.cable && backwards);
     case "picture-forced":
       return effectiveSetting(deviceOf(loss.device), "video-format", "planned") === "forced";
+    case "picture-device-state":
+      return job.devices.some(({ id, state }) => id === loss.device && state === loss.state);
+    case "picture-cable-state":
+      return job.cables.some(({ id, state }) => id === loss.cable && state === loss.state);
     case "picture-no-display":
       return deviceOf(loss.device).display === null;
     case "picture-no-way":

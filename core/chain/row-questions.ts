@@ -1,6 +1,7 @@
 import type { Content, Device, Source } from "@/core/device";
 import { chosenSoundSystem } from "@/core/job";
-import { bestWay, systemOf } from "./arrivals-of-content";
+import { systemOf } from "./arrivals-of-content";
+import { bestWay } from "./best-way";
 import { pictureArrival } from "./picture-arrival";
 import { pictureWays } from "./picture-way";
 import type { Question } from "./read-set";

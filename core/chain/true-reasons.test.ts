@@ -166,3 +166,37 @@ test("a picture depends on a menu that nobody has looked at where that menu woul
   expect(seen(["hdr10"])).toEqual([{ code: "picture-setting-unknown", device: "player", setting: "hdr" }]);
   expect(seen([])).toEqual([{ code: "picture-hdr", device: "tv", need: "hdr10" }]);
 });
+
+/** The demo room of an extractor, with one of its devices or leads in another state. */
+function withState(part: "devices" | "cables", id: string, state: string): Job {
+  const job = demoJob("06-extractor-edid", "systems");
+  return { ...job, [part]: job[part].map((one) => (one.id === id ? { ...one, state } : one)) };
+}
+
+test("a box without power is the reason where sound and picture end at it, not the cables that lead on", () => {
+  const [disc] = arrivalsOf(withState("devices", "extractor", "no-power"));
+  expect(disc?.losses[0]?.reason).toEqual({ code: "device-state", device: "extractor", state: "no-power" });
+  expect(disc?.pictureLosses).toEqual([{ code: "picture-device-state", device: "extractor", state: "no-power" }]);
+});
+
+test("a sound system without power is the reason of every silent row", () => {
+  const rows = arrivalsOf(withState("devices", "bar", "no-power"));
+  expect(rows.map(({ losses }) => losses[0]?.reason)).toEqual(rows.map(() => ({ code: "device-state", device: "bar", state: "no-power" })));
+});
+
+test("a screen that is broken is the reason, and not that it lists nothing", () => {
+  const [disc] = arrivalsOf(withState("devices", "tv", "dead"));
+  expect(disc?.losses.filter(({ scope }) => scope === "path").map(({ reason }) => reason)).toEqual([
+    { code: "device-state", device: "tv", state: "dead" },
+  ]);
+  expect(disc?.pictureLosses).toEqual([{ code: "picture-device-state", device: "tv", state: "dead" }]);
+});
+
+test("a broken lead behind a box is the reason where sound or picture would go on by it", () => {
+  const cables = demoJob("06-extractor-edid", "systems").cables;
+  const lead = (to: string) => cables.find((cable) => cable.from.device === "extractor" && cable.to.device === to)?.id ?? "";
+  const [deaf] = arrivalsOf(withState("cables", lead("bar"), "broken"));
+  expect(deaf?.losses[0]?.reason).toEqual({ code: "cable-state", cable: lead("bar"), state: "broken" });
+  const [blind] = arrivalsOf(withState("cables", lead("tv"), "broken"));
+  expect(blind?.pictureLosses).toEqual([{ code: "picture-cable-state", cable: lead("tv"), state: "broken" }]);
+});

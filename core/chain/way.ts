@@ -109,14 +109,14 @@ function linkFrom(rig: Rig, exit: CableEnd): Extract<Step, { kind: "link" }> | n
     : { kind: "link", cable, transport: "return", from: cable.to, to: cable.from };
 }
 
-/** Where sound of a source comes to rest when no way leads to the goal: the last device it reaches, or none. */
-export function furthestReached(rig: Rig, device: Device, source: string): Device | null {
-  let furthest: { device: Device; depth: number } | null = null;
+/** The devices that sound of a source reaches when no way leads to the goal, the last of the longest way first. */
+export function devicesReached(rig: Rig, device: Device, source: string): readonly Device[] {
+  const reached = new Map<string, { device: Device; depth: number }>();
   let visits = 0;
   const visit = (here: Device, from: string, depth: number, seen: ReadonlySet<string>) => {
     if (visits >= MOST_VISITS) return;
     visits += 1;
-    if (depth > 0 && (!furthest || depth > furthest.depth)) furthest = { device: here, depth };
+    if (depth > 0 && (reached.get(here.id)?.depth ?? 0) < depth) reached.set(here.id, { device: here, depth });
     for (const step of stepsInside(rig, here, from)) {
       const link = step.to === "speakers" || step.kind === "gap" ? null : linkFrom(rig, { device: here.id, port: step.to });
       const next = link ? rig.device(link.to.device) : undefined;
@@ -125,5 +125,5 @@ export function furthestReached(rig: Rig, device: Device, source: string): Devic
     }
   };
   visit(device, source, 0, new Set());
-  return (furthest as { device: Device } | null)?.device ?? null;
+  return [...reached.values()].sort((a, b) => b.depth - a.depth).map((one) => one.device);
 }

@@ -1,3 +1,4 @@
+import type { CableState } from "@/core/device";
 import type { PictureMode, SettingKey } from "@/core/facts";
 import type { Hdcp, Picture } from "./picture";
 
@@ -56,6 +57,10 @@ export type PictureLoss =
   | { readonly code: "picture-forced"; readonly device: string }
   /** No cable and no inner way leads the picture from this device to a screen. */
   | { readonly code: "picture-no-way"; readonly device: string }
+  /** A device that does nothing as it is now. */
+  | { readonly code: "picture-device-state"; readonly device: string; readonly state: "no-power" | "dead" }
+  /** A lead that carries nothing as it is now. */
+  | { readonly code: "picture-cable-state"; readonly cable: string; readonly state: Exclude<CableState, "sound"> }
   /** Nobody has noted what this screen shows. */
   | { readonly code: "picture-no-display"; readonly device: string }
   | { readonly code: "picture-unknown"; readonly device: string; readonly port: string };

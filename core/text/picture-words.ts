@@ -6,6 +6,7 @@ import { optionLabel, settingFact, TMDS_MAX_GBPS } from "@/core/facts";
 import { unreachable } from "@/core/outcome";
 import { formatGigabits, formatMetres } from "@/core/units";
 import { cableName, deviceName, socketName, upperFirst } from "./names";
+import { CABLE_STATE_SENTENCE, DEVICE_STATE_SENTENCE } from "./state-words";
 
 const HDR_WORDS = {
   sdr: "SDR",
@@ -67,6 +68,10 @@ export function pictureLossSentence(job: Job, loss: PictureLoss): string {
       return `${deviceName(job, loss.device)} is set to always send the format as mastered, and that does not fit here.`;
     case "picture-no-way":
       return `The picture gets as far as ${deviceName(job, loss.device)}; no cable takes it on to a screen.`;
+    case "picture-device-state":
+      return DEVICE_STATE_SENTENCE[loss.state](deviceName(job, loss.device));
+    case "picture-cable-state":
+      return CABLE_STATE_SENTENCE[loss.state](upperFirst(cableName(job, loss.cable)));
     case "picture-no-display":
       return `Nobody has noted what ${deviceName(job, loss.device)} can show.`;
     case "picture-unknown":
