@@ -60,7 +60,7 @@ describe("a first start or an upgrade that is broken off", () => {
       if (isDone) break;
     }
     expect(stopped).toBeGreaterThan(10);
-  }, 60_000);
+  });
 
   test("each migration is made whole or not at all, from every earlier version, with jobs in it", async () => {
     for (let from = 1; from < MIGRATIONS.length; from += 1)
@@ -86,7 +86,7 @@ describe("a first start or an upgrade that is broken off", () => {
         // Whatever is later it does not reach any more.
         if (isDone) break;
       }
-  }, 60_000);
+  });
 
   test("of an older program, with tables and no note of them, is set aside, and a new one is begun", async () => {
     const half = connect(fileIn(folder));
