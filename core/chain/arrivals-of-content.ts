@@ -15,7 +15,7 @@ import { keepsObjects, lostToDecodeMode, throughSoundMode } from "./play";
 import { compareStreams, keptOf, soundRank } from "./quality";
 import type { Loss, Reason } from "./reason";
 import type { Rig } from "./rig";
-import { asStatesAre, deadLeadBetween, deadLeadFrom, outOfOrder } from "./state-reasons";
+import { asStatesAre, deadLeadAt, deadLeadBetween, deadLeadFrom, outOfOrder } from "./state-reasons";
 import { wishCautions } from "./wish-cautions";
 import type { Stream } from "./stream";
 import { devicesReached, isCutOff, waysTo } from "./way";
@@ -176,8 +176,7 @@ function lossesOf(rig: Rig, row: Row, followed: ChosenWay | null, best: Stream |
 /** What nobody knows of other ways, each at the last device of this way that it has to do with. */
 function unsureAt({ hops, unsure = [] }: ChosenWay): readonly Loss[] {
   const last = Math.max(0, hops.length - 1);
-  const facts = new Map(unsure.map((fact) => [JSON.stringify(fact), fact]));
-  return [...facts.values()].map((fact): Loss => {
+  return toldOnce(unsure).map(({ fact }): Loss => {
     const at = hops.findLastIndex((hop) => ("cable" in fact ? hop.cable === fact.cable : hop.device === fact.device));
     return { reason: { code: "other-way-unknown", unknown: fact }, hop: at < 0 ? last : at, scope: "path" };
   });
@@ -201,8 +200,8 @@ const atPlayer = (reason: Reason): Loss => ({ reason, hop: 0, scope: "path" });
 function whyNoWay(rig: Rig, device: Device, source: Source, system: Device): Reason {
   const miswired = rig.job.cables.find(({ miswired: is, from, to }) => is && [from.device, to.device].includes(device.id));
   if (miswired) return { code: "miswired", cable: miswired.id, direction: rig.port(miswired.from)?.direction ?? "out" };
-  const faulty = rig.job.cables.find(({ state, from, to }) => state !== "sound" && [from.device, to.device].includes(device.id));
-  if (faulty && faulty.state !== "sound") return { code: "cable-state", cable: faulty.id, state: faulty.state };
+  const faulty = deadLeadAt(rig.job, device.id);
+  if (faulty) return { code: "cable-state", cable: faulty.id, state: faulty.state };
   const { state } = device;
   if (state === "no-power" || state === "dead" || state === "headphones") return { code: "device-state", device: device.id, state };
   const plugged = device.ports.some((port) => rig.cableAt({ device: device.id, port: port.id }));

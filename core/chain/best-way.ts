@@ -1,7 +1,6 @@
 import type { Content, Device } from "@/core/device";
 import { follow, type Followed } from "./follow";
 import { compareStreams } from "./quality";
-import type { UnknownFact } from "./reason";
 import type { Rig } from "./rig";
 import { streamsOf, type Stream } from "./stream";
 import { waysTo } from "./way";
@@ -10,7 +9,7 @@ import { isByNature } from "./why-not";
 /** The way by which a content is heard. */
 export interface ChosenWay extends Followed {
   /** What nobody knows of other ways that may bring more than this one. */
-  readonly unsure?: readonly UnknownFact[];
+  readonly unsure?: Followed["unknown"];
 }
 
 /**
@@ -34,7 +33,7 @@ function chooseWay(rig: Rig, device: Device, source: string, content: Content, s
   if (arrives === null) return best;
   const isMore = (stream: Stream) => compareStreams(stream, arrives, system) > 0;
   const unsure = followed.flatMap((other) => (isUnknown(other) && other.mayArrive.some(isMore) ? other.unknown : []));
-  return unsure.length ? { ...best, unsure: unsure.map(({ fact }) => fact) } : best;
+  return unsure.length ? { ...best, unsure } : best;
 }
 
 /** Orders two ways of one content, the better one first. */

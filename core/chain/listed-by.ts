@@ -28,7 +28,7 @@ function listedBy(rig: Rig, exit: CableEnd, form: Stream, met: ReadonlySet<strin
 }
 
 /**
- * That a form is not on the list that is seen at an output, as a reason, told of the socket where that list is really made; null where it is on it.
+ * That a form is not on the list that is seen at an output, as a reason that names the socket where that list is really made; null where it is on it.
  * `sender`: the device on the way that then does not send it on; null: the player.
  */
 export function notListed(rig: Rig, exit: CableEnd, form: Stream, sender: string | null): NotListed | null {

@@ -7,10 +7,7 @@ import { effectiveSetting, type Content, type Device, type SoundRoute } from "@/
 import { bedChannels, type Bed, type SettingKey } from "@/core/facts";
 import { asItStands, type Job } from "@/core/job";
 
-/**
- * What the sentences of reasons state, read off the devices, cables and settings of the job and nothing else: no way is followed here.
- * True where a statement holds; it need not be the only one that could be made.
- */
+/** A reason, with the row and job that it belongs to. */
 interface Told {
   readonly job: Job;
   readonly row: Arrival;
@@ -59,6 +56,10 @@ const leavesDecoded = (told: Told, id: string): boolean =>
     deviceOf(told, id).ports.some((one) => device === id && one.id === port && !["hdmi", "optical", "coaxial"].includes(one.connector)),
   );
 
+/**
+ * What the sentences of reasons state, read off the devices, cables and settings of the job and nothing else: no way is followed here.
+ * True where a statement holds; it need not be the only one that could be made.
+ */
 type Statements = { readonly [Code in Reason["code"]]?: (told: Told, reason: Extract<Reason, { code: Code }>) => boolean };
 
 const HOLDS: Statements = {

@@ -137,7 +137,7 @@ test("a player whose decoders nobody knows is not known to be silent where it wo
   expect(told(job)).toEqual(["It depends on which codings player can decode."]);
 });
 
-test("what sounds by one way is told with what nobody knows of a way that may bring more", () => {
+test("what sounds by one way comes with what nobody knows of a way that may bring more", () => {
   const decodes = [
     { coding: "lpcm", channels: "2.0" },
     { coding: "eac3", channels: "5.1" },

@@ -60,7 +60,8 @@ export const isByNature = ({ code }: Reason): boolean => code === "cannot-emit" 
 /** Every hop would carry a better form and the player sees it listed: its own order of choice sends another. */
 function prefers({ way, leaves }: Followed, better: readonly Stream[]): readonly Loss[] {
   const [first] = way;
-  const [form] = better.map(asSent);
+  const [ideal] = better;
+  const form = ideal && asSent(ideal);
   return form && leaves && first?.kind === "inside"
     ? [
         {

@@ -1,5 +1,5 @@
 import type { Coding } from "@/core/facts";
-import type { Device, SoundRoute } from "@/core/device";
+import type { Device } from "@/core/device";
 import { exitLink, forwardLink } from "./exit-link";
 import { carriesCodings, needsDecoding, whyNotCarry } from "./link";
 import { notListed } from "./listed-by";
@@ -49,14 +49,12 @@ export function whyNothing(rig: Rig, step: Inside, stream: Stream, isPlayer: boo
 const lacks = ({ decodes }: Device, coding: Coding): boolean => decodes?.every((row) => row.coding !== coding) ?? false;
 
 /** A coding that the route does not pass. LPCM it always makes narrow enough. */
-function whyNotSend({ device, route }: Inside, { coding, channels, objects }: Stream, isPlayer: boolean): Reason | null {
-  if (coding === "lpcm" || passes(route, coding)) return null;
-  return isPlayer
-    ? { code: "cannot-emit", device: device.id, coding, objects, need: channels, have: null }
-    : { code: "does-not-pass", device: device.id, coding, objects: "none" };
+function whyNotSend({ device, route }: Inside, plain: Stream, isPlayer: boolean): Reason | null {
+  const refusal = whyNotPass(device, route, plain);
+  if (refusal?.code !== "does-not-pass") return null;
+  const { coding, channels, objects } = plain;
+  return isPlayer ? { code: "cannot-emit", device: device.id, coding, objects, need: channels, have: null } : refusal;
 }
-
-const passes = ({ passes: rows }: SoundRoute, coding: Stream["coding"]): boolean => rows?.some((row) => row.coding === coding) ?? true;
 
 function tooMuch(rig: Rig, { device, to }: Inside, stream: Stream): Reason | null {
   const exit = exitLink(rig, { device: device.id, port: to });
