@@ -1,5 +1,5 @@
 import { classesJoining, connectorFact, settingFact, type LinkKind, type SettingKey } from "@/core/facts";
-import { isTurning, type Condition, type Content, type Device, type Port, type SoundRoute } from "@/core/device";
+import { failsBySettings, isTurning, type Condition, type Content, type Device, type Port, type SoundRoute } from "@/core/device";
 import { endKey, type Cable, type CableEnd } from "@/core/job";
 import { carriesCodings, leavingOn, turnedBy, whyNotCarry } from "./link";
 import type { Listing } from "./listing";
@@ -117,18 +117,12 @@ export function formatsOf(rig: Rig, device: Device, route: SoundRoute, freedom: 
 
 /** Whether a condition fails on something that stays as it is. */
 function staysShut(rig: Rig, device: Device, conditions: readonly Condition[], freedom: Freedom): boolean {
-  if (conditions.length === 0) return false;
-  const fails = ({ setting, value: wanted }: { setting: SettingKey; value: string }) => {
-    const value = stayingValue(rig, device, setting, freedom);
-    return value !== null && value !== wanted;
-  };
   return conditions.some((condition) => {
-    if ("either" in condition) return condition.either.every(fails);
     if ("unplugged" in condition) {
       const end = { device: device.id, port: condition.unplugged };
       return freedom.fixed?.has(cableQuestion(end)) === true && rig.cableAt(end) !== undefined;
     }
-    return "setting" in condition && fails(condition);
+    return failsBySettings(condition, (key) => stayingValue(rig, device, key, freedom));
   });
 }
 

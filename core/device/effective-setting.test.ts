@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { effectiveSetting, fromShelfOrThrow, type Device } from "@/core/device";
+import { effectiveSetting, failsBySettings, fromShelfOrThrow, type Device } from "@/core/device";
 
 const tv = (found: string | null, planned: string | null, left: string | null): Device => {
   const device = fromShelfOrThrow("tv-earc", { id: "tv" });
@@ -14,3 +14,21 @@ test("what was left counts last", () => expect(all(tv("on", "off", "on"))).toEqu
 test("a setting nobody looked at is not known until it is planned", () => expect(all(tv(null, "on", null))).toEqual([null, "on", "on"]));
 test("a setting the device does not have is told from one that is not known", () =>
   expect(effectiveSetting(fromShelfOrThrow("projector", { id: "p" }), "earc", "found")).toBeUndefined());
+
+test("a condition fails by a setting with another value, never by one that nobody knows or that the device does not have", () => {
+  const needsOff = { setting: "arc-take", value: "off" } as const;
+  expect(["on", "off", null, undefined].map((value) => failsBySettings(needsOff, () => value))).toEqual([true, false, false, false]);
+});
+test("one of several is enough, and an unknown one could be it", () => {
+  const either = {
+    either: [
+      { setting: "earc" as const, value: "on" },
+      { setting: "arc" as const, value: "on" },
+    ],
+  };
+  expect(failsBySettings(either, () => "off")).toBe(true);
+  expect(failsBySettings(either, (key) => (key === "arc" ? "on" : "off"))).toBe(false);
+  expect(failsBySettings(either, (key) => (key === "arc" ? null : "off"))).toBe(false);
+});
+test("what asks for an empty socket fails by no setting", () =>
+  expect(failsBySettings({ unplugged: "headphones" }, () => "off")).toBe(false));

@@ -36,7 +36,7 @@ export {
 } from "./device-state";
 export { deviceFromParts, DeviceParts } from "./device-from-parts";
 export { differencesFromArchetype, type Difference } from "./differences";
-export { effectiveSetting, type SettingState } from "./effective-setting";
+export { effectiveSetting, failsBySettings, type SettingState } from "./effective-setting";
 export { PASS_SETTING, passesAsleep } from "./standby-pass";
 export { hearsVolumeByInfrared } from "./infrared";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";

@@ -24,5 +24,6 @@ export { useIsPhone } from "./use-is-phone";
 export { useChosen } from "./use-chosen";
 export { forgetPages, useKeptPages } from "./kept-pages";
 export { answerOf, useWorker, type Work, type Working } from "./use-worker";
+export { letWait, takeWorker } from "./waiting-workers";
 export { VerdictMark, VerdictShape } from "./verdict-mark";
 export { WorkNote } from "./work-note";

@@ -1,7 +1,8 @@
 "use client";
 
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import { useEffect, useRef, useState } from "react";
+import { letWait, takeWorker } from "./waiting-workers";
 
 /** What a question to a worker has come to. */
 export type Work<Answer, Part = never> =
@@ -28,8 +29,8 @@ interface Asking<Api, Question, Answer, Part> {
 }
 
 /**
- * Asks a worker of its own for each new question, by identity; null asks nothing. The next question, or leaving the page, ends the worker,
- * and an answer to an older question is never given.
+ * Asks a worker each new question, by identity; null asks nothing. The next question, or leaving the page, ends one that is still at work,
+ * so an answer to an older question is never given; one that has answered waits for the next question.
  */
 export function useWorker<Api, Question, Answer, Part = never>(
   question: Question | null,
@@ -40,26 +41,29 @@ export function useWorker<Api, Question, Answer, Part = never>(
   const [told, setTold] = useState<{ readonly question: Question; readonly round: number; readonly work: Work<Answer, Part> } | null>(null);
   useEffect(() => {
     if (question === null) return;
-    const worker = start();
+    const at = takeWorker<Api>(start);
     let wanted = true;
-    const tell = (work: Work<Answer, Part>) => {
-      if (wanted) setTold({ question, round, work });
+    const failed = () => end({ state: "failed" });
+    const leave = (hasAnswered: boolean) => {
+      wanted = false;
+      at.worker.removeEventListener("error", failed);
+      if (hasAnswered) letWait(start, at);
+      else at.worker.terminate();
     };
     const end = (work: Work<Answer, Part>) => {
-      tell(work);
-      wanted = false;
-      worker.terminate();
+      if (!wanted) return;
+      setTold({ question, round, work });
+      leave(work.state === "done");
     };
     // A worker that cannot be loaded answers nothing; only its error tells.
-    worker.addEventListener("error", () => end({ state: "failed" }));
-    ask(wrap<Api>(worker), question, (part) => tell({ state: "working", part })).then(
-      (answer) => end({ state: "done", answer }),
-      () => end({ state: "failed" }),
-    );
+    at.worker.addEventListener("error", failed);
+    const tell = (part: Part) => {
+      if (wanted) setTold({ question, round, work: { state: "working", part } });
+    };
+    ask(at.api, question, tell).then((answer) => end({ state: "done", answer }), failed);
     stopper.current = () => end({ state: "stopped" });
     return () => {
-      wanted = false;
-      worker.terminate();
+      if (wanted) leave(false);
     };
   }, [question, round, start, ask]);
   const isCurrent = told !== null && told.question === question && told.round === round;

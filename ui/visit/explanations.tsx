@@ -1,13 +1,13 @@
 "use client";
 
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import { Button } from "antd";
 import dayjs from "dayjs";
 import { useEffect, useMemo, useState } from "react";
 import { applyCommand, findDevice, type Command, type Job } from "@/core/job";
 import { factOfClass, type Explained, type Explanation, type Observation } from "@/core/proof";
 import { deviceName, explainedSentence, wrongFactSentence } from "@/core/text";
-import { answerOf, useWorker, WorkNote } from "@/ui/kit";
+import { answerOf, letWait, takeWorker, useWorker, WorkNote } from "@/ui/kit";
 import { keepOnShelf } from "@/ui/shelf";
 import { visitWords } from "@/ui/words";
 import type { ProofWorker } from "@/workers/proof-worker";
@@ -26,10 +26,11 @@ const EXPLAIN = {
 /** Loads the worker while there is a network, so that it is there on site without one. */
 function useWorkerAtHand(): void {
   useEffect(() => {
-    const worker = EXPLAIN.start();
-    const end = () => worker.terminate();
-    wrap<ProofWorker>(worker).load().then(end, end);
-    return end;
+    const at = takeWorker<ProofWorker>(EXPLAIN.start);
+    at.api.load().then(
+      () => letWait(EXPLAIN.start, at),
+      () => at.worker.terminate(),
+    );
   }, []);
 }
 

@@ -31,7 +31,7 @@ export interface SeenFrom extends ReachedBy {
 /** Which hubs take no part in control as they are set. */
 export const controlOffKey = (hubs: readonly Device[]): string => hubs.flatMap((hub) => (takesPart(hub) ? [] : [hub.id])).join(" ");
 
-/** Which hubs take part as they are set, their return channels, and whether they pass pictures on asleep; where it is the same, so is the reach. */
+/** Which hubs take part as they are set and which boxes answer as the sound system, their return channels, and whether they pass pictures on asleep; where it is the same, so is the reach. */
 export function controlReachKey(hubs: readonly Device[]): string {
   const known = reachKeys.get(hubs) ?? hubs.flatMap(reachWords).join(" ");
   reachKeys.set(hubs, known);
@@ -45,6 +45,7 @@ const reachWords = (hub: Device): readonly string[] => [
   ...(takesPart(hub) ? [] : [hub.id]),
   ...(["arc", "earc"] as const).flatMap((key) => (effectiveSetting(hub, key, "planned") === "off" ? [`${hub.id} ${key}`] : [])),
   ...(passesAsleep(hub, "planned") ? [`${hub.id} passes`] : []),
+  ...(hub.role === "box" && answers(hub) ? [`${hub.id} answers`] : []),
 ];
 
 /** Whether a player takes part in control with some choice of its settings. */
@@ -79,7 +80,7 @@ export function controlReachOf(space: WiringSpace, job: Job, settings: "open" | 
     systemFollows: isLeftOn || [...system].some((wire) => main.has(wire)),
     volumeReaches: isVolumeHeard(
       space,
-      [...at(job.devices.filter(mayAnswer).map(({ id }) => id))].some((wire) => main.has(wire)),
+      [...at(job.devices.filter(settings === "set" ? answers : mayAnswer).map(({ id }) => id))].some((wire) => main.has(wire)),
     ),
     mayArc:
       settings !== "set"
@@ -107,6 +108,9 @@ function isArcAsSet(job: Job, { from, to, returnWires, controlWire }: Cable): bo
     returnWires === "earc" && !isOff("earc") && ends.every(({ port }) => port?.connector === "hdmi" && port.returns === "earc");
   return begins && !isEarc && ends.every(({ port }) => mayReturn(port));
 }
+
+/** Answers as the sound system, as it is set. */
+const answers = (device: Device): boolean => kindOf(device) === "audio";
 
 /** May answer as the sound system: one, or a box that can take the return channel and is nothing else on the bus. */
 const mayAnswer = (device: Device): boolean =>

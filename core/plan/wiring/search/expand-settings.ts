@@ -17,7 +17,7 @@ import { ALIKE, assignPlugs, refinedWorth, variantUpperBound } from "./plug-assi
 import { PlugValues } from "./plug-values";
 import type { HubsAsSet } from "./acts-bounds";
 import type { PlugBounds } from "./plug-bounds";
-import { canBeMet, rowNeedsOf } from "./row-needs";
+import { canBeMet, mayBeMet, rowNeedsOf } from "./row-needs";
 import type { Placing } from "./school-needs";
 import { controlKeyOf, onBusKey } from "./setting-group";
 
@@ -33,9 +33,15 @@ export const busNodes = (run: SearchState, on: SearchedTopology): readonly Setti
       return { kind: "bus", group, on, bound, schools: on.bounded.schools, depth: 2 };
     });
 
-/** The configurations of a node by all that control depends on. Where control reaches as far, nothing else is known of them yet. */
-export const controlNodes = (run: SearchState, { group, on }: SettingNode<"bus">): readonly ControlNode[] =>
-  groupBy(group.split(controlKeyOf), ({ hubs }) => controlReachKey(hubs)).flatMap((groups) => {
+/**
+ * The configurations of a node by all that control depends on, where nothing that a plan has to do is shut. Where control reaches as far,
+ * nothing else is known of them yet.
+ */
+export const controlNodes = (run: SearchState, { group, on }: SettingNode<"bus">): readonly ControlNode[] => {
+  const { space } = run.context;
+  const needs = rowNeedsOf(space, on.bounded.topology, run.mustSound);
+  const open = group.split(controlKeyOf).filter(({ undecided }) => mayBeMet(space, on.bounded, undecided, needs));
+  return groupBy(open, ({ hubs }) => controlReachKey(hubs)).flatMap((groups) => {
     let players: number | undefined;
     return groups.map((one): ControlNode => {
       const { bounded } = on;
@@ -53,6 +59,7 @@ export const controlNodes = (run: SearchState, { group, on }: SettingNode<"bus">
       };
     });
   });
+};
 
 /** Refines the bound of a node by what its settings let through, until it is at or below the cutoff or all of it is refined. */
 export function refineControl(node: ControlNode, cutoff: number): ControlNode {

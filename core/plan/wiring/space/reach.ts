@@ -1,4 +1,5 @@
-import { PASS_SETTING, passesAsleep, type Device } from "@/core/device";
+import { effectiveSetting, failsBySettings, PASS_SETTING, passesAsleep, type Device } from "@/core/device";
+import type { SettingKey } from "@/core/facts";
 import { endKey, type Cable, type CableEnd, type Job } from "@/core/job";
 import { sitsIn, type WiringSpace } from "./space";
 import { isLead, type Wire } from "./wires";
@@ -76,6 +77,22 @@ function reaching(space: WiringSpace, { hubs, wires, leadsFrom }: Joined): (sock
     known.set(key, reach);
     return reach;
   };
+}
+
+/** What is left of the routes of a device, by which of them are open: the same object each time, so that what is inside is laid out once. */
+const openRoutes = new WeakMap<Device["routes"], Map<string, Device["routes"]>>();
+
+/** A device without the ways inside it that its settings keep shut; those that nobody knows keep nothing shut. */
+export function withoutShutWays(device: Device): Device {
+  const valueOf = (key: SettingKey) => effectiveSetting(device, key, "planned");
+  const isOpen = device.routes.map(({ opens }) => !opens.some((condition) => failsBySettings(condition, valueOf)));
+  if (isOpen.every(Boolean)) return device;
+  const known = openRoutes.get(device.routes) ?? new Map<string, Device["routes"]>();
+  openRoutes.set(device.routes, known);
+  const key = isOpen.join();
+  const routes = known.get(key) ?? device.routes.filter((_, index) => isOpen[index]);
+  known.set(key, routes);
+  return { ...device, routes };
 }
 
 type Kind = "picture" | "sound";
