@@ -31,6 +31,7 @@ const UNIT = [
   "server/access",
   "core/zip/read-zip.test.ts",
   "ui/job/job-saver.test.ts",
+  "ui/job/saved-once.property.test.ts",
 ];
 const BROWSER = ["durability", "long-use", "http-keeping"];
 

@@ -262,3 +262,28 @@ test("a saved state that the server has already is not saved a second time under
   expect(store.getState()).toMatchObject({ notice: null, revision: 2, unsaved: [], save: { kind: "saved" } });
   expect(held).toBeNull();
 });
+
+test("an edit made while the save of an earlier page is sent again is kept under a name of its own, never under that one", async () => {
+  replies.push(() => new Promise(() => undefined));
+  edit(store, name("First"));
+  await wait(300);
+  const [first] = sent;
+  stop();
+  replies = [() => new Promise(() => undefined)];
+  store = createJobStore({ id: "one", job: loft, revision: 1, updatedAt: "2026-11-24T10:00:00Z" });
+  stop = startSaving(store, drafts);
+  await wait(50);
+  const second: Command = { kind: "edit-job", fields: { customer: "Second" } };
+  edit(store, second);
+  // Both are held, and only the first of them goes by the name that the server may know.
+  expect(held).toEqual({ commands: [name("First"), second], attempt: { saveId: first?.saveId, count: 1 } });
+});
+
+test("an edit is held under the name under which it will be sent, so that a page that goes just then does not double it", async () => {
+  edit(store, name("A"));
+  const named = held?.attempt?.saveId;
+  window.dispatchEvent(new Event("pagehide"));
+  await wait(0);
+  expect(named).toBeDefined();
+  expect(sent.map(({ saveId }) => saveId)).toEqual([named]);
+});

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { applyAll, Job, type Command } from "@/core/job";
-import { draftsOf, type Draft, type Drafts } from "./drafts";
+import { draftsOf, type Drafts } from "./drafts";
 import { rebase, replayDraft, type JobStore } from "./job-store";
 import { jobWords } from "@/ui/words";
 
@@ -20,6 +20,24 @@ const LONGEST_RETRY_MS = 30_000;
 class ServerTrouble extends Error {}
 
 /**
+ * A save by its name, by which the server knows one that it has already. A name stands for these edits and never for others: under the
+ * name of an earlier save an edit would be taken for kept.
+ */
+interface Attempt {
+  readonly saveId: string;
+  readonly commands: readonly Command[];
+  /** The server may have it: it stays as it is until it is answered. */
+  readonly isSent: boolean;
+}
+
+/** The save of edits that wait: the same as before where that still is theirs, else a new one of all of them; null where none wait. */
+function attemptOf(waiting: readonly Command[], before: Attempt | null): Attempt | null {
+  const isTheirs = before?.commands.every((command, index) => command === waiting[index]) ?? false;
+  if (before && isTheirs && (before.isSent || before.commands.length === waiting.length)) return before;
+  return waiting.length ? { saveId: crypto.randomUUID(), commands: waiting, isSent: false } : null;
+}
+
+/**
  * Keeps the server in step with the open job: saves by itself a moment after an edit, tries again when the network is away,
  * replays edits when another window was faster, and tells other windows. What is not saved is held by the browser too, so that a closed
  * window or a crashed page loses nothing. Returns what stops it.
@@ -34,24 +52,28 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   let stopped = false;
   /** The last trouble of the server that was shown; null while all is well. */
   let told: string | null = null;
-  /** One try of one save keeps its name, so that a lost answer does not double it. */
-  let attempt: { saveId: string; count: number; revision: number } | null = null;
+  /** The save that is next, or under way. */
+  let attempt: Attempt | null = null;
+  /** Edits of an earlier page that are not made here yet; null until they have been looked for. */
+  let earlier: readonly Command[] | null = null;
 
   const soon = (delay: number) => {
     clearTimeout(timer);
     if (!stopped) timer = setTimeout(() => void flush(), delay);
   };
 
-  async function flush(): Promise<void> {
+  /** @param isLeaving the page goes: what is to be sent is sent now */
+  async function flush(isLeaving = false): Promise<void> {
     const { unsaved, revision, save } = store.getState();
-    if (busy || unsaved.length === 0 || save.kind === "refused") return;
+    if (busy || unsaved.length === 0 || save.kind === "refused" || (earlier === null && !isLeaving)) return;
+    const next = attemptOf(unsaved, attempt);
+    if (next === null) return;
     busy = true;
-    if (attempt?.revision !== revision) attempt = { saveId: crypto.randomUUID(), count: unsaved.length, revision };
-    const { saveId, count } = attempt;
-    hold(unsaved);
+    attempt = { ...next, isSent: true };
+    hold();
     store.setState({ save: { kind: "saving" } });
     try {
-      await take(await put({ revision, saveId, commands: unsaved.slice(0, count) }), count);
+      await take(await put({ revision, saveId: next.saveId, commands: next.commands }), next.commands.length);
     } catch (error) {
       const why = error instanceof ServerTrouble ? error.message : jobWords.serverAway;
       // What the server says of itself, a full disk for instance, is shown once, in its own words.
@@ -78,6 +100,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
       const { revision, updatedAt } = Saved.parse(answer);
       const { base, unsaved, revision: before } = store.getState();
       const rest = unsaved.slice(count);
+      attempt = null;
       // The server made them on the same job, so they can be made here.
       const saved = applyAll(base, unsaved.slice(0, count));
       store.setState({
@@ -93,6 +116,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
       if (rest.length) soon(0);
     } else if (response.status === 409) {
       const { current } = Stale.parse(answer);
+      attempt = null;
       takeIn(current);
       soon(0);
     } else if (response.status >= 500) {
@@ -106,10 +130,12 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     }
   }
 
-  /** The browser holds what the server does not have. */
-  function hold(unsaved: readonly Command[]): void {
-    const underWay = attempt && attempt.count <= unsaved.length ? { saveId: attempt.saveId, count: attempt.count } : null;
-    void (unsaved.length ? drafts.keep({ commands: [...unsaved], attempt: underWay }) : drafts.forget());
+  /** The browser holds what the server does not have, with the name of its save: a later page that sends it again does not double it. */
+  function hold(): void {
+    if (earlier === null) return;
+    const commands = [...earlier, ...store.getState().unsaved];
+    attempt = attemptOf(commands, attempt);
+    void (attempt ? drafts.keep({ commands, attempt: { saveId: attempt.saveId, count: attempt.commands.length } }) : drafts.forget());
   }
 
   const takeIn = ({ document, revision, updatedAt }: z.infer<typeof Envelope>, words?: string) =>
@@ -124,30 +150,34 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   /** What an earlier page could not save is made again on top of the job as it is. */
   async function replay(): Promise<void> {
     const draft = await drafts.read();
-    if (!draft?.commands.length) return;
-    busy = true;
-    const rest = await sentAgain(draft).finally(() => (busy = false));
+    earlier = draft?.commands ?? [];
+    if (draft?.attempt) {
+      busy = true;
+      const { saveId, count } = draft.attempt;
+      attempt = { saveId, commands: earlier.slice(0, count), isSent: true };
+      await sendAgain(attempt).finally(() => (busy = false));
+    }
+    const rest = earlier;
+    earlier = [];
     if (rest.length) replayDraft(store, rest);
-    else hold(store.getState().unsaved);
+    hold();
     if (store.getState().unsaved.length) soon(PAUSE_MS);
   }
 
   /**
-   * The save that was under way is sent under its old name before anything of it is made here: the server may have it, and what is not
-   * the same when done twice, a saved state for instance, could not be made on top of it. Gives what is left to be made.
+   * The save that was next is sent under its old name before anything of it is made here: the server may have it, and what is not
+   * the same when done twice, a saved state for instance, could not be made on top of it.
    */
-  async function sentAgain({ commands, attempt: before }: Draft): Promise<readonly Command[]> {
-    if (!before) return commands;
+  async function sendAgain({ saveId, commands }: Attempt): Promise<void> {
     const { revision } = store.getState();
-    attempt = { ...before, revision };
-    const response = await put({ revision, saveId: before.saveId, commands: commands.slice(0, before.count) }).catch(() => null);
+    const response = await put({ revision, saveId, commands }).catch(() => null);
     const current = response?.ok ? await fetched().catch(() => null) : null;
-    if (!current) return commands;
+    if (!current) return;
     attempt = null;
+    earlier = earlier?.slice(commands.length) ?? null;
     takeIn(current);
     // It reached the server only now: the person learns that what seemed lost is there.
-    if (current.revision === revision + 1) store.setState({ notice: jobWords.madeAgain(before.count), effect: null });
-    return commands.slice(before.count);
+    if (current.revision === revision + 1) store.setState({ notice: jobWords.madeAgain(commands.length), effect: null });
   }
 
   async function catchUp(revision: number, words?: string): Promise<void> {
@@ -163,10 +193,11 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     if (told.success) void catchUp(told.data.revision, told.data.words).catch(() => undefined);
   };
   const flushNow = () => void flush();
+  const flushLeaving = () => void flush(true);
   const unsubscribe = store.subscribe((state, before) => {
     if (state.unsaved === before.unsaved) return;
     if (state.unsaved.length > before.unsaved.length) soon(PAUSE_MS);
-    hold(state.unsaved);
+    hold();
   });
   // The browser asks before a window is closed only while something is truly not saved.
   const beforeLeaving = (event: Event) => {
@@ -176,16 +207,16 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   // The page may have come out of the browser's memory while the job went on elsewhere.
   void catchUp(Number.POSITIVE_INFINITY).catch(() => undefined);
   window.addEventListener("online", flushNow);
-  window.addEventListener("pagehide", flushNow);
+  window.addEventListener("pagehide", flushLeaving);
   window.addEventListener("beforeunload", beforeLeaving);
   return () => {
-    flushNow();
+    flushLeaving();
     stopped = true;
     clearTimeout(timer);
     unsubscribe();
     channel.close();
     window.removeEventListener("online", flushNow);
-    window.removeEventListener("pagehide", flushNow);
+    window.removeEventListener("pagehide", flushLeaving);
     window.removeEventListener("beforeunload", beforeLeaving);
   };
 }

@@ -18,10 +18,11 @@ export async function holdPhoto(photo: Waiting): Promise<string> {
 
 /**
  * Sends the photos of a job that wait on this device. Where the server is away they go on waiting; a file that is no photo is let go.
- * @returns those that the server has now, to be named in the job, and a sentence for each that it refused
+ * @param taken called with each that the server has now, to name it in the job; only after that this device lets it go
+ * @returns a sentence for each that the server refused
  */
-export async function sendPhotos(job: string): Promise<{ readonly sent: readonly Attachment[]; readonly told: readonly string[] }> {
-  const [sent, told]: [Attachment[], string[]] = [[], []];
+export async function sendPhotos(job: string, taken: (attachment: Attachment) => void): Promise<readonly string[]> {
+  const told: string[] = [];
   for (const [key, value] of await entries(store()).catch(() => [])) {
     const [id, read] = [z.uuid().safeParse(key), Waiting.safeParse(value)];
     if (!id.success || !read.success || read.data.job !== job) continue;
@@ -29,11 +30,11 @@ export async function sendPhotos(job: string): Promise<{ readonly sent: readonly
     if (!response || response.status >= 500 || response.status === 401) continue;
     const body: unknown = await response.json();
     const attachment = response.ok ? Attachment.safeParse(body) : null;
-    if (attachment?.success) sent.push(attachment.data);
+    if (attachment?.success) taken(attachment.data);
     else told.push(`${read.data.name}: ${Told.safeParse(body).data?.detail ?? response.statusText}`);
     await del(id.data, store());
   }
-  return { sent, told };
+  return told;
 }
 
 async function post(id: string, { job, name, device, blob }: Waiting): Promise<Response | null> {

@@ -31,6 +31,7 @@ export function useVisit(job: string): Visit {
   const tellNews = useJobNews();
   const attached = useJob((state) => state.job.attachments);
   const known = useRef(attached);
+  const isSending = useRef(false);
   useEffect(() => {
     known.current = attached;
   }, [attached]);
@@ -56,10 +57,13 @@ export function useVisit(job: string): Visit {
     const { entries, unsent } = latest.current;
     if (next.entries.length !== entries.length || next.unsent.length !== unsent.length) keep(next);
     tellNews(answered.revision);
-    const photos = await sendPhotos(job);
-    for (const attachment of photos.sent)
+    // One round sends them; the next look at the server sends what came since.
+    if (isSending.current) return;
+    isSending.current = true;
+    const [told] = await sendPhotos(job, (attachment) => {
       if (known.current.every(({ id }) => id !== attachment.id)) edit({ kind: "attach", attachment, at: null });
-    if (photos.told[0]) say(photos.told[0]);
+    }).finally(() => (isSending.current = false));
+    if (told) say(told);
   }, [job, keep, tellNews, edit, say]);
   useEffect(() => {
     let isHere = true;
