@@ -19,6 +19,18 @@ const config = [
     files: ["ui/**/*.tsx", "app/**/*.tsx"],
     rules: { "react/jsx-no-literals": ["error", { noStrings: false, allowedStrings: ["·", "/", "…", "→", "←", "×", ":", ",", "."] }] },
   },
+  {
+    // Over plain HTTP from another machine a page has neither of these.
+    files: ["ui/**", "app/**/*.tsx"],
+    ignores: ["**/*.test.ts"],
+    rules: {
+      "no-restricted-properties": [
+        "error",
+        { object: "crypto", property: "randomUUID", message: "Take v4 of the package uuid." },
+        { object: "navigator", property: "clipboard", message: "Take copyText of ui/kit." },
+      ],
+    },
+  },
   { files: ["scripts/**", "bench/**", "demo/**", "docs/**"], rules: { "no-console": "off" } },
   {
     // The core stays pure: no clock, no chance, no machine.

@@ -6,10 +6,10 @@ const started = new Set<ChildProcess>();
 
 export const endAll = (): Promise<unknown> => Promise.all([...started].map((server) => endServer(server)));
 
-/** Starts a server of its own on a folder and waits until it answers. */
-export async function startServer(folder: string, port: number): Promise<ChildProcess> {
+/** Starts a server of its own on a folder, with what else its environment says, and waits until it answers. */
+export async function startServer(folder: string, port: number, env: Readonly<Record<string, string>> = {}): Promise<ChildProcess> {
   const server = spawn(process.execPath, ["scripts/serve.mjs", "127.0.0.1", String(port)], {
-    env: { ...process.env, OCTACHORD_DATA: folder, NEXT_MANUAL_SIG_HANDLE: "true" },
+    env: { ...process.env, OCTACHORD_DATA: folder, NEXT_MANUAL_SIG_HANDLE: "true", ...env },
     stdio: "ignore",
     detached: true,
   });

@@ -5,13 +5,13 @@ import dynamic from "next/dynamic";
 import { useEffect } from "react";
 import { boardText, plural } from "@/core/text";
 import { EffectLine, Sheet, useChanges, useIntents, useJob } from "@/ui/job";
-import { PdfLink, Switcher, useChosen } from "@/ui/kit";
+import { copyText, PdfLink, Switcher, useChosen } from "@/ui/kit";
 import styles from "./arrivals-place.module.css";
 import { BestChange } from "./best-change";
 import { EmptyBoard } from "./empty-board";
 import { Score } from "./score";
 import { Story } from "./story";
-import { arrivalsWords } from "@/ui/words";
+import { arrivalsWords, kitWords } from "@/ui/words";
 
 const CompareView = dynamic(() => import("./compare-view").then((module) => module.CompareView), { ssr: false });
 const ChangesView = dynamic(() => import("./changes-view").then((module) => module.ChangesView), { ssr: false });
@@ -41,7 +41,7 @@ export function ArrivalsPlace() {
     chosen?.id ?? null,
     setWanted,
   );
-  const copy = () => void navigator.clipboard.writeText(boardText(job, board)).then(() => say(arrivalsWords.boardCopied));
+  const copy = () => void copyText(boardText(job, board)).then((isDone) => say(isDone ? arrivalsWords.boardCopied : kitWords.notCopied));
   return (
     <Sheet
       marginLabel={arrivalsWords.theChosenRow}

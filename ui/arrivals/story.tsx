@@ -21,12 +21,12 @@ import {
   unknownWords,
   volumeSentence,
 } from "@/core/text";
-import { useChosen, WorkNote } from "@/ui/kit";
+import { copyText, useChosen, WorkNote } from "@/ui/kit";
 import { useIntents, useJob, type Changes } from "@/ui/job";
 import { HopList } from "./hop-list";
 import { LipSyncScale } from "./lip-sync-scale";
 import styles from "./story.module.css";
-import { arrivalsWords } from "@/ui/words";
+import { arrivalsWords, kitWords } from "@/ui/words";
 
 const MOST_CURES = 4;
 
@@ -102,7 +102,10 @@ function CopyRow({ arrival }: { arrival: Arrival }) {
   const job = useJob((state) => state.job);
   const { say } = useIntents();
   return (
-    <Button size="small" onClick={() => void navigator.clipboard.writeText(rowText(job, arrival)).then(() => say(arrivalsWords.rowCopied))}>
+    <Button
+      size="small"
+      onClick={() => void copyText(rowText(job, arrival)).then((isDone) => say(isDone ? arrivalsWords.rowCopied : kitWords.notCopied))}
+    >
       {arrivalsWords.copyRowAsText}
     </Button>
   );

@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useMemo, useRef } from "react";
+import { v4 as newId } from "uuid";
 import { walksOf, walkStep, type Observed, type Walk } from "@/core/diagnose";
 import type { FixStep, VisitEntry } from "@/core/job";
 import type { Visit } from "@/ui/visit";
@@ -43,20 +44,20 @@ export function useWalk({ record, enter }: Visit): WalkInHand {
     walk: current,
     earlier: walks.filter((one) => one !== current),
     tell: (symptom, said = []) => {
-      const walk = walkId ?? crypto.randomUUID();
+      const walk = walkId ?? newId();
       began.current.set(walk, Date.now());
       put({ step: "symptom", id: symptom }, walk);
       for (const one of said) answerOne(walk, one, "", null);
     },
     answer: (seen, note = "") => {
-      const walk = walkId ?? crypto.randomUUID();
+      const walk = walkId ?? newId();
       const since = began.current.get(walk);
       const minutes = since === undefined ? null : Math.min(MOST_MINUTES, Math.round((Date.now() - since) / 15_000) / 4);
       began.current.set(walk, Date.now());
       answerOne(walk, seen, note, minutes);
     },
     answerAll: (seen) => {
-      const walk = walkId ?? crypto.randomUUID();
+      const walk = walkId ?? newId();
       for (const one of seen) answerOne(walk, one, "", null);
     },
     amend: (answer) => {

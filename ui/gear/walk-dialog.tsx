@@ -5,11 +5,11 @@ import { useState } from "react";
 import { cableAt, endKey, findPort, joinSockets, whyNotPlug, type CableEnd, type Job } from "@/core/job";
 import { walkOf } from "@/core/survey";
 import { cableClassName, deviceName, refusalSentence, socketName } from "@/core/text";
-import { PickList, type PickRow } from "@/ui/kit";
+import { copyText, PickList, type PickRow } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import { socketMarks } from "./socket-marks";
 import styles from "./walk-dialog.module.css";
-import { gearWords } from "@/ui/words";
+import { gearWords, kitWords } from "@/ui/words";
 
 const NOTHING = "nothing";
 const AS_WRITTEN = "as-written";
@@ -97,7 +97,9 @@ function rowsFor(job: Job, end: CableEnd): readonly PickRow[] {
 
 /** The list that comes of the walk. */
 function Written({ job, onClose }: { job: Job; onClose: () => void }) {
+  const { say } = useIntents();
   const lines = job.cables.map((cable) => `${socketName(job, cable.from)} → ${socketName(job, cable.to)}`);
+  const copy = () => void copyText(lines.join("\n")).then((isDone) => say(isDone ? gearWords.listCopied : kitWords.notCopied));
   return (
     <div className={styles.walk}>
       <p>{gearWords.everySocketWalked}</p>
@@ -109,7 +111,7 @@ function Written({ job, onClose }: { job: Job; onClose: () => void }) {
         ))}
       </ol>
       <div className={styles.acts}>
-        <Button onClick={() => void navigator.clipboard.writeText(lines.join("\n"))}>{gearWords.copyAsText}</Button>
+        <Button onClick={copy}>{gearWords.copyAsText}</Button>
         <Button type="primary" autoFocus onClick={onClose}>
           {gearWords.done}
         </Button>

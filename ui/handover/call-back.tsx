@@ -5,6 +5,7 @@ import type { Remote } from "comlink";
 import dayjs from "dayjs";
 import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
+import { v4 as newId } from "uuid";
 import { householdOf } from "@/core/cec";
 import type { FirmFaults } from "@/core/diagnose";
 import type { PastVisit } from "@/core/handover";
@@ -57,7 +58,7 @@ export function CallBack({ job, visit, firm, lastVisit }: CallBackProps) {
   const toggle = (change: HouseholdChange, isOn: boolean) =>
     setChanged(isOn ? [...changed, change] : changed.filter((one) => one !== change));
   const write = () => {
-    visit.enter({ step: `event ${crypto.randomUUID()}`, state: "done", event: { event: "called-back", changed: [...changed] } });
+    visit.enter({ step: `event ${newId()}`, state: "done", event: { event: "called-back", changed: [...changed] } });
     router.push("fix");
   };
   return (

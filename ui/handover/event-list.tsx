@@ -3,6 +3,7 @@
 import { Button, Input } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
+import { v4 as newId } from "uuid";
 import { countedEntries, replacementsOf } from "@/core/handover";
 import type { Job, JobEvent, VisitEntry } from "@/core/job";
 import { deviceName, HOUSEHOLD_CHANGE_WORDS } from "@/core/text";
@@ -24,7 +25,7 @@ export function EventList({ job, visit }: { readonly job: Job; readonly visit: V
   return (
     <section aria-label={handoverWords.noteSomething}>
       <h3>{handoverWords.noteSomething}</h3>
-      <WriteEvent job={job} onWrite={(event, note) => visit.enter({ step: `event ${crypto.randomUUID()}`, state: "done", event, note })} />
+      <WriteEvent job={job} onWrite={(event, note) => visit.enter({ step: `event ${newId()}`, state: "done", event, note })} />
       {shown.length ? (
         <ul className={styles.visits} aria-label={handoverWords.events}>
           {shown.map((entry) => (

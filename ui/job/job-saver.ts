@@ -1,3 +1,4 @@
+import { v4 as newId } from "uuid";
 import { z } from "zod";
 import { applyAll, Job, type Command } from "@/core/job";
 import { draftsOf, type Drafts } from "./drafts";
@@ -34,7 +35,7 @@ interface Attempt {
 function attemptOf(waiting: readonly Command[], before: Attempt | null): Attempt | null {
   const isTheirs = before?.commands.every((command, index) => command === waiting[index]) ?? false;
   if (before && isTheirs && (before.isSent || before.commands.length === waiting.length)) return before;
-  return waiting.length ? { saveId: crypto.randomUUID(), commands: waiting, isSent: false } : null;
+  return waiting.length ? { saveId: newId(), commands: waiting, isSent: false } : null;
 }
 
 /**

@@ -11,6 +11,7 @@ export { CordThumbnail } from "./cord-thumbnail";
 export { Mark } from "./mark";
 export { PdfLink } from "./pdf-link";
 export { PickList, type PickRow } from "./pick-list";
+export { copyText } from "./copy-text";
 export { printPage } from "./print-page";
 export { saveAsPng } from "./save-as-png";
 export { saveFile } from "./save-file";

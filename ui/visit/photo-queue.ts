@@ -1,4 +1,5 @@
 import { createStore, del, entries, set, type UseStore } from "idb-keyval";
+import { v4 as newId } from "uuid";
 import { z } from "zod";
 import { Attachment } from "@/core/job";
 
@@ -11,7 +12,7 @@ const store = () => (shared ??= createStore("octachord-photos", "waiting"));
 
 /** Holds a photo on this device until the server has it; gives the id that it has from now on. */
 export async function holdPhoto(photo: Waiting): Promise<string> {
-  const id = crypto.randomUUID();
+  const id = newId();
   await set(id, photo, store());
   return id;
 }

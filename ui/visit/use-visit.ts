@@ -1,6 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
+import { v4 as newId } from "uuid";
 import { VisitEntry } from "@/core/job";
 import { useIntents, useJob, useJobNews } from "@/ui/job";
 import { useKeptPages } from "@/ui/kit";
@@ -86,7 +87,7 @@ export function useVisit(job: string): Visit {
   }, [job, keep, sync]);
   const enter = useCallback(
     (entered: Entered) => {
-      const entry = VisitEntry.parse({ ...entered, id: crypto.randomUUID(), at: new Date().toISOString(), who });
+      const entry = VisitEntry.parse({ ...entered, id: newId(), at: new Date().toISOString(), who });
       keep(withEntry(latest.current, entry));
       void sync();
     },

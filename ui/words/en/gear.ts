@@ -173,6 +173,7 @@ export const gearWords = {
   enterGoesOn: "Enter goes on",
   everySocketWalked: "Every socket has been checked. What is plugged where:",
   copyAsText: "Copy as text",
+  listCopied: "The list is copied as text.",
   done: "Done",
   theChosenDevice: "The chosen device",
 };

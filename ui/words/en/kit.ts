@@ -2,6 +2,7 @@
 export const kitWords = {
   asPdf: "PDF",
   noPictureMade: "The browser made no picture.",
+  notCopied: "The browser did not allow copying. Select the text and copy it by hand.",
   notAllTried: "This room can be changed in more ways than there was time to try; these are the ones that were tried.",
   serverAway: "The server is not responding. Nothing was changed; try again when it is back.",
   damagedRows: (rows: number) => (rows === 1 ? "1 damaged entry" : `${rows} damaged entries`),
