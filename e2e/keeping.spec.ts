@@ -44,6 +44,29 @@ test("two tabs of one job stay in step, and edits made in both at once both stan
   expect(document.devices.find((row) => row.id === "streamer")?.name).toBe("Box under the stairs");
 });
 
+test("two windows that were both cut off and closed: the next one makes the edits of both", async ({ context, request }) => {
+  const id = await importDemo(request, "sail-loft");
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  for (const [page, device] of [
+    [one, "Console"],
+    [two, "Bar"],
+  ] as const) {
+    await page.goto(`/jobs/${id}/gear`);
+    await page.route("**/api/jobs/**", (route) => route.abort());
+    await choose(page, `HDMI control (CEC) at ${device}, as planned`, "off");
+    await expect(page.getByText("not saved yet")).toBeVisible();
+  }
+  await one.close();
+  await two.close();
+  const next = await context.newPage();
+  await next.goto(`/jobs/${id}/gear`);
+  await expect(next.getByText("could not save", { exact: false }).first()).toBeVisible();
+  await expectSaved(next);
+  const { document } = (await (await request.get(`/api/jobs/${id}`)).json()) as Envelope;
+  const off = document.devices.filter(({ settings }) => settings.some(({ key, planned }) => key === "cec" && planned === "off"));
+  expect(off.map(({ name }) => name)).toEqual(["Console", "Bar"]);
+});
+
 test("one setting changed differently in two windows: both values are shown, and either can stand", async ({ context, request }) => {
   const id = await importDemo(request, "sail-loft");
   const [one, two] = [await context.newPage(), await context.newPage()];

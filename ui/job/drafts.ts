@@ -1,18 +1,27 @@
-import { createStore, del, get, set, type UseStore } from "idb-keyval";
+import { createStore, get, update, type UseStore } from "idb-keyval";
+import { v4 as newId } from "uuid";
 import { z } from "zod";
 import { Command } from "@/core/job";
 import { STORED_VERSION } from "@/core/versions";
+import { claim, showThatAlive } from "./live-pages";
 
 /** Edits that the server does not have yet. */
 const Draft = z.object({
   commands: z.array(Command).max(2000),
-  /** The save under way, of so many of them: the server may have it already, and knows it by its name. */
-  attempt: z.object({ saveId: z.uuid(), count: z.number().int().min(1) }).nullable(),
+  /** The save of the first so many of them: once it is sent the server may have it, and knows it by its name. */
+  attempt: z.object({ saveId: z.uuid(), count: z.number().int().min(1), isSent: z.boolean().default(true) }).nullable(),
 });
 export type Draft = z.infer<typeof Draft>;
 
+/** A draft of a page that is gone. */
+export interface LeftDraft extends Draft {
+  readonly page: string;
+}
+
 /** The same as the browser keeps them, with the version of the program that did. */
 const KeptDraft = z.object({ version: z.number().default(1), commands: z.array(z.unknown()), attempt: z.unknown() });
+/** The drafts of a job, by the page that holds them. */
+type KeptDrafts = Readonly<Record<string, unknown>>;
 
 /** A draft as this program understands it; null where it does not. */
 async function readDraft(kept: unknown): Promise<Draft | null> {
@@ -25,11 +34,20 @@ async function readDraft(kept: unknown): Promise<Draft | null> {
   return read.success ? read.data : null;
 }
 
-/** Where drafts are kept; a browser without a store for them keeps none, and the page still works. */
+/** All that is kept of a job; older programs kept one draft for all of its pages. */
+const byPage = (kept: unknown): KeptDrafts => {
+  if (KeptDraft.safeParse(kept).success) return { earlier: kept };
+  return kept !== null && typeof kept === "object" ? { ...kept } : {};
+};
+
+/** Where a page holds its drafts; a browser without a store for them keeps none, and the page still works. */
 export interface Drafts {
-  readonly keep: (draft: Draft) => Promise<void>;
-  readonly read: () => Promise<Draft | null>;
-  readonly forget: () => Promise<void>;
+  /** Holds what this page has not saved, in place of what it held; null: all is saved. What it took over of other pages is let go in the same step. */
+  readonly hold: (draft: Draft | null, takenOver: readonly string[]) => Promise<void>;
+  /** What pages left that are gone, the oldest first. It is this page's from now on: no other that is there is given it. */
+  readonly left: () => Promise<readonly LeftDraft[]>;
+  /** This page holds no more: what it still has is left to others. */
+  readonly close: () => void;
 }
 
 let shared: UseStore | undefined;
@@ -43,9 +61,40 @@ async function quietly<Value>(work: () => Promise<Value>, otherwise: Value): Pro
   }
 }
 
-/** The drafts of one job in the browser's own database. What no longer reads, of an older program, is given up. */
-export const draftsOf = (job: string): Drafts => ({
-  keep: (draft) => quietly(() => set(job, { ...draft, version: STORED_VERSION }, store()), undefined),
-  read: () => quietly(async () => await readDraft(await get(job, store())), null),
-  forget: () => quietly(() => del(job, store()), undefined),
-});
+/** Pages of this very window that are closed: their locks may not have ended yet. */
+const closed = new Set<string>();
+
+/** The drafts of one job in the browser's own database, for a page of it. What no longer reads, of an older program, is given up. */
+export function draftsOf(job: string): Drafts {
+  const page = newId();
+  const end = showThatAlive(page);
+  return {
+    hold: (draft, takenOver) =>
+      quietly(
+        () =>
+          update<KeptDrafts>(
+            job,
+            (kept) => {
+              const gone = new Set([page, ...takenOver]);
+              const others = Object.entries(byPage(kept)).filter(([id]) => !gone.has(id));
+              return Object.fromEntries(draft ? [...others, [page, { ...draft, version: STORED_VERSION }]] : others);
+            },
+            store(),
+          ),
+        undefined,
+      ),
+    left: () =>
+      quietly(async () => {
+        const found: LeftDraft[] = [];
+        for (const [id, kept] of Object.entries(byPage(await get<KeptDrafts>(job, store())))) {
+          const draft = id === page ? null : await readDraft(kept);
+          if (draft?.commands.length && (await claim(id, closed.has(id)))) found.push({ ...draft, page: id });
+        }
+        return found;
+      }, []),
+    close: () => {
+      closed.add(page);
+      end();
+    },
+  };
+}

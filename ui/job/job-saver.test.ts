@@ -31,10 +31,18 @@ let sent: Sent[];
 let replies: Reply[];
 let store: JobStore;
 let held: Draft | null;
+/** One page after the other: what one holds when it goes is left to the next. */
+let left: Draft | null;
 const drafts: Drafts = {
-  keep: (draft) => Promise.resolve(void (held = draft)),
-  read: () => Promise.resolve(held),
-  forget: () => Promise.resolve(void (held = null)),
+  hold: (draft, takenOver) => {
+    if (takenOver.includes("before")) left = null;
+    held = draft;
+    return Promise.resolve();
+  },
+  left: () => Promise.resolve(left ? [{ ...left, page: "before" }] : []),
+  close: () => {
+    [left, held] = [held ?? left, null];
+  },
 };
 let stop: () => void;
 
@@ -52,7 +60,7 @@ beforeEach(() => {
     return Promise.resolve((replies.shift() ?? taken)(body));
   });
   store = createJobStore({ id: "one", job: loft, revision: 1, updatedAt: "2026-11-24T10:00:00Z" });
-  held = null;
+  [held, left] = [null, null];
   stop = startSaving(store, drafts);
 });
 afterEach(() => {
@@ -275,8 +283,10 @@ test("an edit made while the save of an earlier page is sent again is kept under
   await wait(50);
   const second: Command = { kind: "edit-job", fields: { customer: "Second" } };
   edit(store, second);
-  // Both are held, and only the first of them goes by the name that the server may know.
-  expect(held).toEqual({ commands: [name("First"), second], attempt: { saveId: first?.saveId, count: 1 } });
+  // Each is held, and only the first of them goes by the name that the server may know.
+  expect(left).toEqual({ commands: [name("First")], attempt: { saveId: first?.saveId, count: 1, isSent: true } });
+  expect(held).toMatchObject({ commands: [second], attempt: { count: 1, isSent: false } });
+  expect(held?.attempt?.saveId).not.toBe(first?.saveId);
 });
 
 test("an edit is held under the name under which it will be sent, so that a page that goes just then does not double it", async () => {

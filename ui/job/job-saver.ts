@@ -1,7 +1,7 @@
-import { v4 as newId } from "uuid";
 import { z } from "zod";
 import { applyAll, Job, type Command } from "@/core/job";
-import { draftsOf, type Drafts } from "./drafts";
+import { attemptOf, type Attempt } from "./attempt";
+import { draftsOf, type Draft, type Drafts, type LeftDraft } from "./drafts";
 import { rebase, replayDraft, type JobStore } from "./job-store";
 import { jobWords } from "@/ui/words";
 
@@ -20,22 +20,10 @@ const LONGEST_RETRY_MS = 30_000;
 /** The server answers, and cannot keep anything now: its disk is full, for instance. */
 class ServerTrouble extends Error {}
 
-/**
- * A save by its name, by which the server knows one that it has already. A name stands for these edits and never for others: under the
- * name of an earlier save an edit would be taken for kept.
- */
-interface Attempt {
-  readonly saveId: string;
-  readonly commands: readonly Command[];
-  /** The server may have it: it stays as it is until it is answered. */
-  readonly isSent: boolean;
-}
-
-/** The save of edits that wait: the same as before where that still is theirs, else a new one of all of them; null where none wait. */
-function attemptOf(waiting: readonly Command[], before: Attempt | null): Attempt | null {
-  const isTheirs = before?.commands.every((command, index) => command === waiting[index]) ?? false;
-  if (before && isTheirs && (before.isSent || before.commands.length === waiting.length)) return before;
-  return waiting.length ? { saveId: newId(), commands: waiting, isSent: false } : null;
+/** What is left to be made of a draft, and its save where nothing was heard of that. */
+interface SentAgain {
+  readonly rest: readonly Command[];
+  readonly attempt: Attempt | null;
 }
 
 /**
@@ -55,18 +43,21 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   let told: string | null = null;
   /** The save that is next, or under way. */
   let attempt: Attempt | null = null;
-  /** Edits of an earlier page that are not made here yet; null until they have been looked for. */
-  let earlier: readonly Command[] | null = null;
+  /** What other pages left has been looked for. */
+  let isReady = false;
+  /** Some of it waits until the server answers. */
+  let isMoreLeft = false;
+  /** The pages whose edits were taken over. */
+  const takenOver: string[] = [];
 
   const soon = (delay: number) => {
     clearTimeout(timer);
     if (!stopped) timer = setTimeout(() => void flush(), delay);
   };
 
-  /** @param isLeaving the page goes: what is to be sent is sent now */
-  async function flush(isLeaving = false): Promise<void> {
+  async function flush(): Promise<void> {
     const { unsaved, revision, save } = store.getState();
-    if (busy || unsaved.length === 0 || save.kind === "refused" || (earlier === null && !isLeaving)) return;
+    if (busy || unsaved.length === 0 || save.kind === "refused" || !isReady) return;
     const next = attemptOf(unsaved, attempt);
     if (next === null) return;
     busy = true;
@@ -85,6 +76,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
       tries += 1;
     } finally {
       busy = false;
+      if (isMoreLeft && store.getState().unsaved.length === 0) void replay();
     }
   }
 
@@ -133,10 +125,10 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
 
   /** The browser holds what the server does not have, with the name of its save: a later page that sends it again does not double it. */
   function hold(): void {
-    if (earlier === null) return;
-    const commands = [...earlier, ...store.getState().unsaved];
+    const commands = [...store.getState().unsaved];
     attempt = attemptOf(commands, attempt);
-    void (attempt ? drafts.keep({ commands, attempt: { saveId: attempt.saveId, count: attempt.commands.length } }) : drafts.forget());
+    const draft = attempt && { commands, attempt: { saveId: attempt.saveId, count: attempt.commands.length, isSent: attempt.isSent } };
+    void drafts.hold(draft, takenOver);
   }
 
   const takeIn = ({ document, revision, updatedAt }: z.infer<typeof Envelope>, words?: string) =>
@@ -148,37 +140,61 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     return response.ok ? Envelope.parse(await response.json()) : null;
   }
 
-  /** What an earlier page could not save is made again on top of the job as it is. */
+  /**
+   * What pages that are gone could not save is made again on top of the job as it is. Where the server is away, what it may have waits under
+   * its name: only one save can be the next.
+   */
   async function replay(): Promise<void> {
-    const draft = await drafts.read();
-    earlier = draft?.commands ?? [];
-    if (draft?.attempt) {
+    const left = (await drafts.left()).filter(({ page }) => !takenOver.includes(page));
+    isMoreLeft = left.length > 0 && busy;
+    if (!busy) {
       busy = true;
-      const { saveId, count } = draft.attempt;
-      attempt = { saveId, commands: earlier.slice(0, count), isSent: true };
-      await sendAgain(attempt).finally(() => (busy = false));
+      await takeOver(left).finally(() => (busy = false));
     }
-    const rest = earlier;
-    earlier = [];
-    if (rest.length) replayDraft(store, rest);
-    hold();
+    isReady = true;
     if (store.getState().unsaved.length) soon(PAUSE_MS);
+  }
+
+  async function takeOver(left: readonly LeftDraft[]): Promise<void> {
+    const [made, pages]: [Command[], string[]] = [[], []];
+    let unheard: Attempt | null = null;
+    for (const draft of left) {
+      const isSent = draft.attempt?.isSent ?? false;
+      isMoreLeft ||= isSent && unheard !== null;
+      if (isSent && unheard) continue;
+      // What the server cannot have comes after what was edited before it.
+      const sent: SentAgain = !isSent && (unheard || made.length) ? { rest: draft.commands, attempt: null } : await sentAgain(draft);
+      unheard ??= sent.attempt;
+      // What is not heard of goes first: it is the save that is next.
+      if (sent.attempt) made.unshift(...sent.rest);
+      else made.push(...sent.rest);
+      pages.push(draft.page);
+      // Another page takes it over.
+      if (stopped) return;
+    }
+    // Only now is all of it here: until then a page that goes leaves it where it was.
+    takenOver.push(...pages);
+    attempt = unheard ?? attempt;
+    if (made.length) replayDraft(store, made);
+    hold();
   }
 
   /**
    * The save that was next is sent under its old name before anything of it is made here: the server may have it, and what is not
    * the same when done twice, a saved state for instance, could not be made on top of it.
    */
-  async function sendAgain({ saveId, commands }: Attempt): Promise<void> {
+  async function sentAgain(draft: Draft): Promise<SentAgain> {
+    if (!draft.attempt) return { rest: draft.commands, attempt: null };
+    const { saveId, count } = draft.attempt;
+    const commands = draft.commands.slice(0, count);
     const { revision } = store.getState();
     const response = await put({ revision, saveId, commands }).catch(() => null);
     const current = response?.ok ? await fetched().catch(() => null) : null;
-    if (!current) return;
-    attempt = null;
-    earlier = earlier?.slice(commands.length) ?? null;
+    if (!current) return { rest: draft.commands, attempt: { saveId, commands, isSent: true } };
     takeIn(current);
     // It reached the server only now: the person learns that what seemed lost is there.
     if (current.revision === revision + 1) store.setState({ notice: jobWords.madeAgain(commands.length), effect: null });
+    return { rest: draft.commands.slice(count), attempt: null };
   }
 
   async function catchUp(revision: number, words?: string): Promise<void> {
@@ -194,7 +210,6 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
     if (told.success) void catchUp(told.data.revision, told.data.words).catch(() => undefined);
   };
   const flushNow = () => void flush();
-  const flushLeaving = () => void flush(true);
   const unsubscribe = store.subscribe((state, before) => {
     if (state.unsaved === before.unsaved) return;
     if (state.unsaved.length > before.unsaved.length) soon(PAUSE_MS);
@@ -208,16 +223,17 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   // The page may have come out of the browser's memory while the job went on elsewhere.
   void catchUp(Number.POSITIVE_INFINITY).catch(() => undefined);
   window.addEventListener("online", flushNow);
-  window.addEventListener("pagehide", flushLeaving);
+  window.addEventListener("pagehide", flushNow);
   window.addEventListener("beforeunload", beforeLeaving);
   return () => {
-    flushLeaving();
+    flushNow();
+    drafts.close();
     stopped = true;
     clearTimeout(timer);
     unsubscribe();
     channel.close();
     window.removeEventListener("online", flushNow);
-    window.removeEventListener("pagehide", flushLeaving);
+    window.removeEventListener("pagehide", flushNow);
     window.removeEventListener("beforeunload", beforeLeaving);
   };
 }

@@ -14,91 +14,126 @@ interface Sent {
 
 /** What becomes of a save on its way: it is answered, never comes, or comes and its answer is lost. */
 type Way = "answered" | "never comes" | "answer lost";
+/** What happens, in one of two windows of the job. */
 type Step =
-  | { readonly do: "edit" }
+  | { readonly do: "edit" | "load again" | "close"; readonly at: number }
   | { readonly do: "wait"; readonly ms: number }
-  | { readonly do: "load again" }
   | { readonly do: "ways"; readonly ways: readonly Way[] };
 
 const way = fc.constantFrom<Way>("answered", "never comes", "answer lost");
+const WINDOWS = 2;
+const at = fc.nat({ max: WINDOWS - 1 });
 const step: fc.Arbitrary<Step> = fc.oneof(
-  { weight: 4, arbitrary: fc.constant<Step>({ do: "edit" }) },
+  { weight: 4, arbitrary: at.map((one): Step => ({ do: "edit", at: one })) },
   { weight: 3, arbitrary: fc.constantFrom(0, 1, 100, 260, 2000).map((ms): Step => ({ do: "wait", ms })) },
-  { weight: 2, arbitrary: fc.constant<Step>({ do: "load again" }) },
-  { weight: 2, arbitrary: fc.array(way, { minLength: 1, maxLength: 3 }).map((ways): Step => ({ do: "ways", ways })) },
+  { weight: 2, arbitrary: at.map((one): Step => ({ do: "load again", at: one })) },
+  { weight: 1, arbitrary: at.map((one): Step => ({ do: "close", at: one })) },
+  { weight: 2, arbitrary: fc.array(way, { minLength: 1, maxLength: 4 }).map((ways): Step => ({ do: "ways", ways })) },
 );
 
 const AT = "2026-11-24T10:00:00Z";
 const SLOW_MS = 40;
 
-/** A server that knows saves by their names, as ours does, and a browser that keeps drafts, with pages that come and go. */
+/** A page of the job in a window. */
+interface Page {
+  readonly name: string;
+  readonly store: JobStore;
+  readonly window: EventTarget;
+  readonly stop: () => void;
+}
+
+/** A server that knows saves by their names, as ours does, and a browser that holds drafts by the page, with pages that come and go. */
 class World {
   job: Job = emptyJob("Once");
   revision = 1;
   readonly kept: Command[] = [];
   private readonly saves = new Set<string>();
-  private draft: Draft | null = null;
+  private readonly drafts = new Map<string, Draft>();
+  /** Who took the place of a page that is gone. */
+  private readonly claims = new Map<string, string>();
   private ways: Way[] = [];
-  private page = 0;
-  private store: JobStore | null = null;
-  private stop: () => void = () => undefined;
-  private edits = 0;
+  private readonly windows: (Page | null)[] = [null, null];
+  private pages = 0;
+  /** What was edited in each window, in its order. */
+  readonly made: string[][] = [[], []];
 
-  open(): void {
-    const own = (this.page += 1);
-    const isAlive = () => own === this.page;
-    vi.stubGlobal("window", new EventTarget());
-    vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => this.answer(init, isAlive));
-    this.store = createJobStore({ id: "one", job: this.job, revision: this.revision, updatedAt: AT });
-    this.stop = startSaving(this.store, {
-      keep: (draft) => Promise.resolve(void (isAlive() && (this.draft = structuredClone(draft)))),
-      read: () => Promise.resolve(structuredClone(this.draft)),
-      forget: () => Promise.resolve(void (isAlive() && (this.draft = null))),
-    });
+  constructor() {
+    vi.stubGlobal("fetch", (_url: string, init?: RequestInit) => this.answer(init));
+    vi.stubGlobal("BroadcastChannel", Deaf);
   }
 
-  /** The page goes: what it sends while it does is on its way, and it hears and keeps nothing more. */
-  leave(): void {
-    window.dispatchEvent(new Event("pagehide"));
-    this.page += 1;
-    this.stop();
+  private isAlive = (name: string) => this.windows.some((page) => page?.name === name);
+
+  open(place: number): void {
+    const name = `page ${(this.pages += 1)}`;
+    const window = new EventTarget();
+    vi.stubGlobal("window", window);
+    const store = createJobStore({ id: "one", job: this.job, revision: this.revision, updatedAt: AT });
+    this.windows[place] = { name, store, window, stop: () => undefined };
+    const stop = startSaving(store, {
+      hold: (draft, takenOver) => {
+        if (!this.isAlive(name)) return Promise.resolve();
+        for (const other of takenOver) this.drafts.delete(other);
+        if (draft) this.drafts.set(name, structuredClone(draft));
+        else this.drafts.delete(name);
+        return Promise.resolve();
+      },
+      left: () => {
+        const isFree = (page: string) =>
+          !this.isAlive(page) && (this.claims.get(page) === name || !this.isAlive(this.claims.get(page) ?? ""));
+        const found = [...this.drafts].filter(([page]) => isFree(page));
+        for (const [page] of found) this.claims.set(page, name);
+        return Promise.resolve(found.map(([page, draft]) => ({ ...structuredClone(draft), page })));
+      },
+      close: () => undefined,
+    });
+    this.windows[place] = { name, store, window, stop };
+  }
+
+  /** The page goes: what it sends while it does is on its way, and it holds nothing more. */
+  close(place: number): void {
+    const page = this.windows[place];
+    if (!page) return;
+    vi.stubGlobal("window", page.window);
+    page.window.dispatchEvent(new Event("pagehide"));
+    this.windows[place] = null;
+    page.stop();
   }
 
   async take(one: Step): Promise<void> {
-    if (one.do === "wait") await vi.advanceTimersByTimeAsync(one.ms);
-    if (one.do === "ways") this.ways = [...one.ways];
-    if (one.do === "edit" && this.store) edit(this.store, { kind: "edit-job", fields: { customer: `edit ${(this.edits += 1)}` } });
+    if (one.do === "wait") return void (await vi.advanceTimersByTimeAsync(one.ms));
+    if (one.do === "ways") return void (this.ways = [...one.ways]);
+    if (one.do === "close" || one.do === "load again") this.close(one.at);
     if (one.do === "load again") {
-      this.leave();
       await vi.advanceTimersByTimeAsync(1);
-      this.open();
+      this.open(one.at);
     }
+    const page = this.windows[one.at];
+    if (one.do !== "edit" || !page) return;
+    const customer = `window ${one.at}, edit ${(this.made[one.at]?.length ?? 0) + 1}`;
+    this.made[one.at]?.push(customer);
+    edit(page.store, { kind: "edit-job", fields: { customer } });
   }
 
-  /** The network is there again, and everything has its time. */
-  async settle(): Promise<{ readonly made: readonly string[]; readonly kept: readonly string[]; readonly isSaved: boolean }> {
+  /** The network is there again, everything has its time, and the job is opened once more. */
+  async settle(): Promise<readonly string[]> {
     this.ways = [];
     await vi.advanceTimersByTimeAsync(120_000);
-    this.leave();
-    this.open();
+    this.windows.forEach((_, place) => this.close(place));
+    this.open(0);
     await vi.advanceTimersByTimeAsync(120_000);
-    const { unsaved, job } = this.store?.getState() ?? { unsaved: [], job: this.job };
-    return {
-      made: Array.from({ length: this.edits }, (_, index) => `edit ${index + 1}`),
-      kept: this.kept.map((command) => (command.kind === "edit-job" ? (command.fields.customer ?? "") : command.kind)),
-      isSaved: unsaved.length === 0 && job.customer === this.job.customer,
-    };
+    expect(this.windows[0]?.store.getState().unsaved).toEqual([]);
+    expect([...this.drafts.values()]).toEqual([]);
+    return this.kept.map((command) => (command.kind === "edit-job" ? (command.fields.customer ?? "") : command.kind));
   }
 
   end(): void {
-    this.page += 1;
-    this.stop();
+    this.windows.forEach((_, place) => this.close(place));
   }
 
-  private async answer(init: RequestInit | undefined, isAlive: () => boolean): Promise<Response> {
+  private async answer(init: RequestInit | undefined): Promise<Response> {
     const heard = async (response: Response | null) => {
       await new Promise((resolve) => setTimeout(resolve, SLOW_MS));
-      if (!isAlive()) return new Promise<never>(() => undefined);
       if (response) return response;
       throw new TypeError("network");
     };
@@ -121,6 +156,13 @@ class World {
   }
 }
 
+/** Windows that hear nothing of each other: each learns of the other's saves from the server alone. */
+class Deaf {
+  onmessage: unknown = null;
+  postMessage(): void {}
+  close(): void {}
+}
+
 beforeEach(() => {
   vi.useFakeTimers();
 });
@@ -129,21 +171,21 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-test("whatever saves and answers are lost and whenever the page is loaded again, every edit is kept, once and in its order", async () => {
+test("whatever saves and answers are lost and whenever windows are closed or load again, every edit is kept, once and in its order", async () => {
   await fc.assert(
-    fc.asyncProperty(fc.array(step, { maxLength: 14 }), async (steps) => {
+    fc.asyncProperty(fc.array(step, { maxLength: 16 }), async (steps) => {
       const world = new World();
-      world.open();
+      world.open(0);
       try {
         await vi.advanceTimersByTimeAsync(1);
         for (const one of steps) await world.take(one);
-        const { made, kept, isSaved } = await world.settle();
-        expect(kept).toEqual(made);
-        expect(isSaved).toBe(true);
+        const kept = await world.settle();
+        expect(kept).toHaveLength(world.made.flat().length);
+        world.made.forEach((made, place) => expect(kept.filter((one) => one.startsWith(`window ${place}`))).toEqual(made));
       } finally {
         world.end();
       }
     }),
-    tries(300, 5000, 41),
+    tries(400, 5000, 41),
   );
 });

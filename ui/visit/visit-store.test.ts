@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { VisitEntry } from "@/core/job";
 import { mergedEntries } from "@/core/visit";
-import { EMPTY_RECORD, withEntry } from "./visit-store";
+import { bothKept, EMPTY_RECORD, withEntry } from "./visit-store";
 
 const entry = (n: number, step = "photo"): VisitEntry =>
   VisitEntry.parse({
@@ -21,4 +21,12 @@ test("two devices that ticked apart have both ticks after they meet, in either o
   const [phone, laptop] = [[entry(1)], [entry(2, "protect"), entry(1)]];
   expect(mergedEntries(phone, laptop)).toEqual(mergedEntries(laptop, phone));
   expect(mergedEntries(phone, laptop)).toHaveLength(2);
+});
+
+test("two windows on one device keep each other's ticks, and what the server has of one is unsent no more", () => {
+  const [one, two] = [withEntry(EMPTY_RECORD, entry(1)), withEntry(EMPTY_RECORD, entry(2, "protect"))];
+  const kept = bothKept(bothKept(EMPTY_RECORD, one), two);
+  expect(kept.unsent.toSorted()).toEqual([entry(1).id, entry(2).id].toSorted());
+  expect(kept.entries).toHaveLength(2);
+  expect(bothKept(kept, { ...one, unsent: [] }).unsent).toEqual([entry(2).id]);
 });

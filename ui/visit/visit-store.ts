@@ -1,4 +1,4 @@
-import { createStore, get, set, type UseStore } from "idb-keyval";
+import { createStore, get, update, type UseStore } from "idb-keyval";
 import { z } from "zod";
 import { VisitEntry } from "@/core/job";
 import { mergedEntries } from "@/core/visit";
@@ -34,7 +34,18 @@ export async function keptRecord(job: string): Promise<VisitRecord> {
   }
 }
 
-export const keepRecord = (job: string, record: VisitRecord): Promise<void> => set(job, record, store()).catch(() => undefined);
+/** Keeps a record beside what other windows kept of the same job. */
+export const keepRecord = (job: string, record: VisitRecord): Promise<void> =>
+  update(job, (kept) => bothKept(Kept.safeParse(kept).data ?? EMPTY_RECORD, record), store()).catch(() => undefined);
+
+/** What was kept with what a window knows now: its own entries that the server has are unsent no more, those of others still are. */
+export function bothKept(kept: VisitRecord, own: VisitRecord): VisitRecord {
+  const known = new Set(own.entries.map(({ id }) => id));
+  return {
+    entries: mergedEntries(kept.entries, own.entries),
+    unsent: [...kept.unsent.filter((id) => !known.has(id)), ...own.unsent],
+  };
+}
 
 /** With one entry more that the server does not have yet. */
 export const withEntry = ({ entries, unsent }: VisitRecord, entry: VisitEntry): VisitRecord => ({
