@@ -58,8 +58,9 @@ function through(rig: Rig, step: Extract<Step, { kind: "inside" }>, choices: rea
   if (!ahead) return { streams: choices.flat(), reason: null };
   const { link } = ahead;
   const listing = listingAt(rig, exit);
-  // A decoder that nobody knows may make fewer channels than are listed.
-  const lists = listing.unknown || device.decodes === null ? possibleLists(rig, exit, AS_KNOWN) : [listing];
+  // A decoder that nobody knows may make fewer channels than are listed, and what nobody knows to be passed on may be left out.
+  const isOpen = listing.unknown || device.decodes === null || route.passes === null;
+  const lists = isOpen ? possibleLists(rig, exit, AS_KNOWN) : [listing];
   const desk = { device: decodingAll(rig.atWill(device.id) ?? device), route, carriesCodings: carriesCodings(link) };
   const formats = formatsOf(rig, device, route, AS_KNOWN);
   const streams = choices.flatMap((tracks) =>

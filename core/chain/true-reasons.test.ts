@@ -200,3 +200,45 @@ test("a broken lead behind a box is the reason where sound or picture would go o
   const [blind] = arrivalsOf(withState("cables", lead("tv"), "broken"));
   expect(blind?.pictureLosses).toEqual([{ code: "picture-cable-state", cable: lead("tv"), state: "broken" }]);
 });
+
+test("a player of which nobody knows what its optical socket passes on is not known to be silent: it may decode what it does not pass", () => {
+  const deck = (passes: readonly object[] | null) => ({
+    ...playerByHand("player", DTS, PICTURE),
+    ports: [optical("opt", "out")],
+    decodes: [DTS],
+    routes: [{ kind: "sound", from: ["own"], to: ["opt"], passes }],
+  });
+  const heard = (passes: readonly object[] | null) =>
+    rowOf(
+      jobByHand({
+        name: "What passes is not known",
+        devices: [deck(passes), bar([{ coding: "lpcm", channels: "2.0" }])],
+        cables: [cableByHand("player opt", "bar opt", { class: "optical" })],
+      }),
+    ).soundVerdict;
+  expect([heard(null), heard([DTS]), heard([])]).toEqual(["unknown", "silent", "reduced"]);
+});
+
+test("a player with two ways to one socket, of which one takes TrueHD without its objects, lacks the objects and not TrueHD", () => {
+  const track = { coding: "truehd", channels: "2.0", objects: "atmos" };
+  const minijack = (id: string, direction: "in" | "out") => ({ id, label: id, connector: "minijack", direction });
+  const way = (passes: readonly object[]) => ({ kind: "sound", from: ["own"], to: ["out"], passes });
+  const job = jobByHand({
+    name: "Two ways to one socket",
+    devices: [
+      {
+        ...playerByHand("player", track, PICTURE),
+        ports: [minijack("out", "out")],
+        decodes: [{ coding: "truehd", channels: "2.0" }],
+        routes: [way(AC3), way([{ coding: "truehd", channels: "2.0" }])],
+      },
+      bar([{ coding: "truehd", channels: "2.0", objects: true }, { coding: "analogue", channels: "2.0" }, ...AC3], {
+        ports: [minijack("aux", "in")],
+        routes: [{ kind: "sound", from: ["aux"], to: ["speakers"] }],
+        presents: [],
+      }),
+    ],
+    cables: [cableByHand("player out", "bar aux", { class: "minijack" })],
+  });
+  expect(told(job)).toEqual(["player sends Dolby TrueHD without its objects."]);
+});

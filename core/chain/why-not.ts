@@ -127,7 +127,10 @@ function whyNotStep(rig: Rig, followed: Followed, hop: number, step: Step, form:
   }
 }
 
-/** Where another route between the same two places would take the form, it is that one's shut gate that binds, if any. */
+/**
+ * Where another route between the same two places would take the form, it is that one's shut gate that binds, if any; where one takes it but for
+ * its objects or some channels, no more than these are refused.
+ */
 function whyNotRoute(
   rig: Rig,
   followed: Followed,
@@ -144,12 +147,21 @@ function whyNotRoute(
     (hop === 0 ? whyNotEmit(device, route, form, content) : whyNotPass(device, route, form));
   const own = refusal(step.route);
   if (!own) return null;
-  const sibling = device.routes.find(
-    (route): route is SoundRoute =>
-      route.kind === "sound" && route !== step.route && route.from.includes(from) && route.to.includes(to) && refusal(route) === null,
+  const siblings = device.routes.flatMap((route) =>
+    route.kind === "sound" && route !== step.route && route.from.includes(from) && route.to.includes(to)
+      ? [{ route, reason: refusal(route) }]
+      : [],
   );
-  return sibling ? gateOf(rig, device, sibling.opens).reason : own;
+  const taking = siblings.find(({ reason }) => reason === null);
+  if (taking) return gateOf(rig, device, taking.route.opens).reason;
+  return isByNature(own) && !isOfPart(own) ? (siblings.find(({ reason }) => reason && isOfPart(reason))?.reason ?? own) : own;
 }
+
+/** It takes the coding, and refuses its objects or some of its channels. */
+const isOfPart = (reason: Reason): boolean =>
+  reason.code === "passes-fewer" ||
+  ((reason.code === "cannot-emit" || reason.code === "does-not-pass") && reason.objects !== "none") ||
+  (reason.code === "cannot-emit" && reason.have !== null);
 
 /** Every hop would carry it, so it was the list shown to the player that kept it back. */
 function keptBackByList(rig: Rig, followed: Followed, form: Stream): Loss | null {
