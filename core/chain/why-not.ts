@@ -128,8 +128,8 @@ function whyNotStep(rig: Rig, followed: Followed, hop: number, step: Step, form:
 }
 
 /**
- * Where another route between the same two places would take the form, it is that one's shut gate that binds, if any; where one takes it but for
- * its objects or some channels, no more than these are refused.
+ * Where another route between the same two places would take the form, it is that one's shut gate that binds, if any; where one takes all of it
+ * save its objects or some channels, only these are refused.
  */
 function whyNotRoute(
   rig: Rig,

@@ -29,7 +29,7 @@ test("a photo is let go by this device only once the job names it, each before t
   expect([told, kept.size]).toEqual([[], 0]);
 });
 
-test("a photo waits while the server is away, and one that the server refuses is told and let go", async () => {
+test("a photo waits while the server is away, and one that the server refuses is named and let go", async () => {
   await holdPhoto(photo("one.png"));
   vi.stubGlobal("fetch", () => Promise.reject(new TypeError("network")));
   expect([await sendPhotos(JOB, () => undefined), kept.size]).toEqual([[], 1]);
