@@ -86,6 +86,21 @@ describe("edits that the server does not have yet", () => {
     expect(await found("one")).toEqual([]);
   });
 
+  test("whose save another page has sent say so to the next, should that page go too", async () => {
+    const before = draftsOf("one");
+    await before.hold({ ...draft, attempt: { ...ATTEMPT, isSent: false } }, []);
+    before.close();
+    const after = draftsOf("one");
+    const [left] = await after.left();
+    if (!left) throw new Error("nothing was left");
+    await after.sending(left);
+    expect(await found("one")).toEqual([draft]);
+    // What was taken over in the meantime is not brought back.
+    await after.hold(null, [left.page]);
+    await after.sending(left);
+    expect(await found("one")).toEqual([]);
+  });
+
   test("are given to one window alone of two that open at the same time", async () => {
     const before = draftsOf("one");
     await before.hold(draft, []);

@@ -46,6 +46,8 @@ export interface Drafts {
   readonly hold: (draft: Draft | null, takenOver: readonly string[]) => Promise<void>;
   /** What pages left that are gone, the oldest first. It is this page's from now on: no other that is there is given it. */
   readonly left: () => Promise<readonly LeftDraft[]>;
+  /** The save of a draft that another page left is on its way: from now on the server may have it. */
+  readonly sending: (left: LeftDraft) => Promise<void>;
   /** This page holds no more: what it still has is left to others. */
   readonly close: () => void;
 }
@@ -92,6 +94,20 @@ export function draftsOf(job: string): Drafts {
         }
         return found;
       }, []),
+    sending: ({ page: id, commands, attempt }) =>
+      quietly(
+        () =>
+          update<KeptDrafts>(
+            job,
+            (kept) => {
+              const drafts = byPage(kept);
+              const sent = { version: STORED_VERSION, commands, attempt: attempt && { ...attempt, isSent: true } };
+              return id in drafts ? { ...drafts, [id]: sent } : drafts;
+            },
+            store(),
+          ),
+        undefined,
+      ),
     close: () => {
       closed.add(page);
       end();

@@ -40,6 +40,10 @@ const drafts: Drafts = {
     return Promise.resolve();
   },
   left: () => Promise.resolve(left ? [{ ...left, page: "before" }] : []),
+  sending: () => {
+    if (left?.attempt) left = { ...left, attempt: { ...left.attempt, isSent: true } };
+    return Promise.resolve();
+  },
   close: () => {
     [left, held] = [held ?? left, null];
   },

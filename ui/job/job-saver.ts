@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { applyAll, Job, type Command } from "@/core/job";
 import { attemptOf, type Attempt } from "./attempt";
-import { draftsOf, type Draft, type Drafts, type LeftDraft } from "./drafts";
+import { draftsOf, type Drafts, type LeftDraft } from "./drafts";
 import { rebase, replayDraft, type JobStore } from "./job-store";
 import { jobWords } from "@/ui/words";
 
@@ -183,8 +183,9 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
    * The save that was next is sent under its old name before anything of it is made here: the server may have it, and what is not
    * the same when done twice, a saved state for instance, could not be made on top of it.
    */
-  async function sentAgain(draft: Draft): Promise<SentAgain> {
+  async function sentAgain(draft: LeftDraft): Promise<SentAgain> {
     if (!draft.attempt) return { rest: draft.commands, attempt: null };
+    if (!draft.attempt.isSent) void drafts.sending(draft);
     const { saveId, count } = draft.attempt;
     const commands = draft.commands.slice(0, count);
     const { revision } = store.getState();
