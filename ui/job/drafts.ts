@@ -70,21 +70,15 @@ const closed = new Set<string>();
 export function draftsOf(job: string): Drafts {
   const page = newId();
   const end = showThatAlive(page);
+  const change = (by: (drafts: KeptDrafts) => KeptDrafts) =>
+    quietly(() => update<KeptDrafts>(job, (kept) => by(byPage(kept)), store()), undefined);
+  const written = (draft: Draft) => ({ ...draft, version: STORED_VERSION });
   return {
     hold: (draft, takenOver) =>
-      quietly(
-        () =>
-          update<KeptDrafts>(
-            job,
-            (kept) => {
-              const gone = new Set([page, ...takenOver]);
-              const others = Object.entries(byPage(kept)).filter(([id]) => !gone.has(id));
-              return Object.fromEntries(draft ? [...others, [page, { ...draft, version: STORED_VERSION }]] : others);
-            },
-            store(),
-          ),
-        undefined,
-      ),
+      change((drafts) => {
+        const others = Object.entries(drafts).filter(([id]) => id !== page && !takenOver.includes(id));
+        return Object.fromEntries(draft ? [...others, [page, written(draft)]] : others);
+      }),
     left: () =>
       quietly(async () => {
         const found: LeftDraft[] = [];
@@ -95,18 +89,8 @@ export function draftsOf(job: string): Drafts {
         return found;
       }, []),
     sending: ({ page: id, commands, attempt }) =>
-      quietly(
-        () =>
-          update<KeptDrafts>(
-            job,
-            (kept) => {
-              const drafts = byPage(kept);
-              const sent = { version: STORED_VERSION, commands, attempt: attempt && { ...attempt, isSent: true } };
-              return id in drafts ? { ...drafts, [id]: sent } : drafts;
-            },
-            store(),
-          ),
-        undefined,
+      change((drafts) =>
+        id in drafts ? { ...drafts, [id]: written({ commands, attempt: attempt && { ...attempt, isSent: true } }) } : drafts,
       ),
     close: () => {
       closed.add(page);

@@ -41,7 +41,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   let stopped = false;
   /** The last trouble of the server that was shown; null while all is well. */
   let told: string | null = null;
-  /** The save that is next, or under way. */
+  /** The save that is next, or under way; null: nothing waits. */
   let attempt: Attempt | null = null;
   /** What other pages left has been looked for. */
   let isReady = false;
@@ -56,16 +56,14 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
   };
 
   async function flush(): Promise<void> {
-    const { unsaved, revision, save } = store.getState();
-    if (busy || unsaved.length === 0 || save.kind === "refused" || !isReady) return;
-    const next = attemptOf(unsaved, attempt);
-    if (next === null) return;
+    const { revision, save } = store.getState();
+    if (busy || attempt === null || save.kind === "refused" || !isReady) return;
     busy = true;
-    attempt = { ...next, isSent: true };
+    const { saveId, commands } = (attempt = { ...attempt, isSent: true });
     hold();
     store.setState({ save: { kind: "saving" } });
     try {
-      await take(await put({ revision, saveId: next.saveId, commands: next.commands }), next.commands.length);
+      await take(await put({ revision, saveId, commands }), commands.length);
     } catch (error) {
       const why = error instanceof ServerTrouble ? error.message : jobWords.serverAway;
       // What the server says of itself, a full disk for instance, is shown once, in its own words.

@@ -1,4 +1,4 @@
-/** The name of the lock that a page holds as long as it is there, and another one for it once it took over what it left. */
+/** The name of the lock of a page: that page holds it as long as it is there, then whichever takes its place. */
 const lockOf = (page: string): string => `octachord-page ${page}`;
 
 /** The browser's locks; null where it has none: on plain HTTP from another machine. */

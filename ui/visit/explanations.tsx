@@ -3,11 +3,11 @@
 import type { Remote } from "comlink";
 import { Button } from "antd";
 import dayjs from "dayjs";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { applyCommand, findDevice, type Command, type Job } from "@/core/job";
 import { factOfClass, type Explained, type Explanation, type Observation } from "@/core/proof";
 import { deviceName, explainedSentence, wrongFactSentence } from "@/core/text";
-import { answerOf, letWait, takeWorker, useWorker, WorkNote } from "@/ui/kit";
+import { answerOf, useWorker, WorkNote } from "@/ui/kit";
 import { keepOnShelf } from "@/ui/shelf";
 import { visitWords } from "@/ui/words";
 import type { ProofWorker } from "@/workers/proof-worker";
@@ -24,15 +24,7 @@ const EXPLAIN = {
 };
 
 /** Loads the worker while there is a network, so that it is there on site without one. */
-function useWorkerAtHand(): void {
-  useEffect(() => {
-    const at = takeWorker<ProofWorker>(EXPLAIN.start);
-    at.api.load().then(
-      () => letWait(EXPLAIN.start, at),
-      () => at.worker.terminate(),
-    );
-  }, []);
-}
+const LOAD = { start: EXPLAIN.start, ask: async (api: Remote<ProofWorker>) => api.load() };
 
 const MOST_SHOWN = 5;
 
@@ -44,7 +36,7 @@ interface ExplanationsProps {
 
 /** What would explain what was seen, each a single fact of this room, and the ways to correct the job, or the shelf too, by it. */
 export function Explanations({ job, observations, onEdit }: ExplanationsProps) {
-  useWorkerAtHand();
+  useWorker("load", LOAD);
   const [told, setTold] = useState<string | null>(null);
   const question = useMemo(
     () => (observations.some(({ sees }) => sees !== "as-predicted") ? { job, observations } : null),
