@@ -44,8 +44,11 @@ const byPage = (kept: unknown): KeptDrafts => {
 export interface Drafts {
   /** Holds what this page has not saved, in place of what it held; null: all is saved. What it took over of other pages is let go in the same step. */
   readonly hold: (draft: Draft | null, takenOver: readonly string[]) => Promise<void>;
-  /** What pages left that are gone, the oldest first. It is this page's from now on: no other that is there is given it. */
-  readonly left: () => Promise<readonly LeftDraft[]>;
+  /**
+   * What pages left that are gone, the oldest first. It is this page's from now on: no other that is there is given it.
+   * @param whenMore is called when a page is gone that was still there
+   */
+  readonly left: (whenMore: () => void) => Promise<readonly LeftDraft[]>;
   /** The save of a draft that another page left is on its way: from now on the server may have it. */
   readonly sending: (left: LeftDraft) => Promise<void>;
   /** This page holds no more: what it still has is left to others. */
@@ -63,13 +66,33 @@ async function quietly<Value>(work: () => Promise<Value>, otherwise: Value): Pro
   }
 }
 
-/** Pages of this very window that are closed: their locks may not have ended yet. */
-const closed = new Set<string>();
+/** A page that is gone may seem to be there so long, and is waited for: after it come the edits of the page that took its place. */
+const ENDING_MS = 1000;
 
 /** The drafts of one job in the browser's own database, for a page of it. What no longer reads, of an older program, is given up. */
 export function draftsOf(job: string): Drafts {
   const page = newId();
   const end = showThatAlive(page);
+  const ended = new AbortController();
+  const awaited = new Set<string>();
+  const taken = new Set<string>();
+  /** Takes the place of another page; of one that is still there it is told, once, when it could. */
+  const takePlace = async (other: string, whenMore: () => void): Promise<void> => {
+    if (awaited.has(other)) return;
+    awaited.add(other);
+    const place = claim(other, ended.signal).then(() => void taken.add(other));
+    await Promise.race([place, new Promise((resolve) => setTimeout(resolve, ENDING_MS))]);
+    if (!taken.has(other)) place.then(whenMore, () => undefined);
+  };
+  /** What other pages hold. */
+  const ofOthers = async (): Promise<readonly LeftDraft[]> => {
+    const found: LeftDraft[] = [];
+    for (const [id, kept] of Object.entries(byPage(await get<KeptDrafts>(job, store())))) {
+      const draft = id === page ? null : await readDraft(kept);
+      if (draft?.commands.length) found.push({ ...draft, page: id });
+    }
+    return found;
+  };
   const change = (by: (drafts: KeptDrafts) => KeptDrafts) =>
     quietly(() => update<KeptDrafts>(job, (kept) => by(byPage(kept)), store()), undefined);
   const written = (draft: Draft) => ({ ...draft, version: STORED_VERSION });
@@ -79,21 +102,18 @@ export function draftsOf(job: string): Drafts {
         const others = Object.entries(drafts).filter(([id]) => id !== page && !takenOver.includes(id));
         return Object.fromEntries(draft ? [...others, [page, written(draft)]] : others);
       }),
-    left: () =>
+    left: (whenMore) =>
       quietly(async () => {
-        const found: LeftDraft[] = [];
-        for (const [id, kept] of Object.entries(byPage(await get<KeptDrafts>(job, store())))) {
-          const draft = id === page ? null : await readDraft(kept);
-          if (draft?.commands.length && (await claim(id, closed.has(id)))) found.push({ ...draft, page: id });
-        }
-        return found;
+        await Promise.all((await ofOthers()).map((draft) => takePlace(draft.page, whenMore)));
+        // Only what it holds at its end counts: it may have saved until then.
+        return (await ofOthers()).filter((draft) => taken.has(draft.page));
       }, []),
     sending: ({ page: id, commands, attempt }) =>
       change((drafts) =>
         id in drafts ? { ...drafts, [id]: written({ commands, attempt: attempt && { ...attempt, isSent: true } }) } : drafts,
       ),
     close: () => {
-      closed.add(page);
+      ended.abort();
       end();
     },
   };

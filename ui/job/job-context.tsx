@@ -58,7 +58,7 @@ export function useIntents() {
       undo: () => undo(store),
       redo: () => redo(store),
       settle: (conflict: Conflict, whose: "mine" | "theirs") => settle(store, conflict, whose),
-      takeBack: () => takeBackUnsaved(store, new Date().toISOString()),
+      takeBack: () => takeBackUnsaved(store),
       clearNotice: () => store.setState({ notice: null }),
       say: (notice: string) => store.setState({ notice }),
     }),

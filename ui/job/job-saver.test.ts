@@ -95,7 +95,7 @@ describe("saving by itself", () => {
     edit(store, name("B"));
     await wait(300);
     expect(sent.map(({ revision, commands }) => [revision, commands])).toEqual([[1, [name("A"), name("B")]]]);
-    expect(store.getState()).toMatchObject({ revision: 2, unsaved: [], save: { kind: "saved", at: "2026-11-24T10:00:01Z" } });
+    expect(store.getState()).toMatchObject({ revision: 2, unsaved: [], keptAt: "2026-11-24T10:00:01Z", save: { kind: "saved" } });
   });
 
   test("sends what was edited during a save in the next one, on the new revision", async () => {
@@ -213,8 +213,13 @@ describe("what the server does not have yet", () => {
     edit(store, name("B"));
     await wait(5000);
     expect([sent.length, store.getState().unsaved.length]).toEqual([1, 2]);
-    takeBackUnsaved(store, "2026-11-24T10:00:09Z");
-    expect(store.getState()).toMatchObject({ job: { name: loft.name }, unsaved: [], save: { kind: "saved" } });
+    takeBackUnsaved(store);
+    expect(store.getState()).toMatchObject({
+      job: { name: loft.name },
+      keptAt: "2026-11-24T10:00:00Z",
+      unsaved: [],
+      save: { kind: "saved" },
+    });
   });
 });
 
@@ -300,4 +305,74 @@ test("an edit is held under the name under which it will be sent, so that a page
   await wait(0);
   expect(named).toBeDefined();
   expect(sent.map(({ saveId }) => saveId)).toEqual([named]);
+});
+
+describe("what several pages left", () => {
+  const leftBy = (page: string, text: string) => ({
+    page,
+    commands: [name(text)],
+    attempt: { saveId: `5b0c7bb0-6f1f-4c5b-8c2a-0d7a3a1f5e1${page}`, count: 1, isSent: true },
+  });
+  /** The page opens, with these drafts of pages that are gone; it may be called when there are more. */
+  function openWith(...found: readonly (readonly ReturnType<typeof leftBy>[])[]) {
+    stop();
+    const looks = [...found];
+    let more: () => void = () => undefined;
+    store = createJobStore({ id: "one", job: loft, revision: 1, updatedAt: "2026-11-24T10:00:00Z" });
+    const left = (whenMore: () => void) => {
+      more = whenMore;
+      return Promise.resolve(looks.shift() ?? []);
+    };
+    stop = startSaving(store, { ...drafts, left });
+    return () => more();
+  }
+
+  test("is told in one sentence, and nothing is said to be saved until all of it is", async () => {
+    let answer: () => void = () => undefined;
+    replies.push(taken, (save) => new Promise((resolve) => (answer = () => resolve(taken(save)))));
+    openWith([leftBy("1", "First"), leftBy("2", "Second")]);
+    await wait(100);
+    expect(sent).toHaveLength(2);
+    expect(store.getState()).toMatchObject({ job: { name: "First" }, save: { kind: "saving" } });
+    answer();
+    await wait(100);
+    expect(store.getState()).toMatchObject({ job: { name: "Second" }, unsaved: [], save: { kind: "saved" } });
+    expect(store.getState().notice).toContain("2 edits");
+  });
+
+  test("by a page that was closed only just now is taken over when that is gone", async () => {
+    const more = openWith([], [leftBy("1", "Late")]);
+    await wait(100);
+    expect(sent).toEqual([]);
+    more();
+    await wait(100);
+    expect(store.getState()).toMatchObject({ job: { name: "Late" }, revision: 2, unsaved: [], save: { kind: "saved" } });
+  });
+
+  test("is looked for again once the server was away: other pages may have been closed meanwhile", async () => {
+    replies.push(away);
+    openWith([], [leftBy("1", "Of another page")]);
+    edit(store, { kind: "edit-job", fields: { customer: "Mine" } });
+    await wait(3000);
+    expect(store.getState()).toMatchObject({ job: { name: "Of another page", customer: "Mine" }, unsaved: [], save: { kind: "saved" } });
+  });
+});
+
+test("news of another window that come during a save are looked into after it", async () => {
+  const channel = new BroadcastChannel("octachord-job-one");
+  let answer: () => void = () => undefined;
+  replies.push((save) => {
+    const kept = taken(save);
+    server = { revision: 3, document: made(server.document, { kind: "edit-job", fields: { customer: "Theirs" } }) };
+    return new Promise((resolve) => (answer = () => resolve(kept)));
+  });
+  edit(store, name("Mine"));
+  await wait(300);
+  vi.useRealTimers();
+  channel.postMessage({ revision: 3 });
+  // A message takes its own way; nothing shows that it came.
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  answer();
+  await vi.waitFor(() => expect(store.getState()).toMatchObject({ revision: 3, job: { name: "Mine", customer: "Theirs" } }));
+  channel.close();
 });

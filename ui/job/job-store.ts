@@ -19,7 +19,7 @@ export interface Effect extends MovedRows {
 }
 
 export type SaveState =
-  | { readonly kind: "saved"; readonly at: string }
+  | { readonly kind: "saved" }
   | { readonly kind: "saving" }
   /** The server does not answer; it is tried again by itself. */
   | { readonly kind: "away"; readonly why: string }
@@ -45,6 +45,8 @@ export interface JobState {
   readonly solved: Solved;
   /** The revision that `job` without `unsaved` has on the server. */
   readonly revision: number;
+  /** When the server kept that revision, as an ISO 8601 time. */
+  readonly keptAt: string;
   readonly unsaved: readonly Command[];
   readonly undone: readonly Step[];
   readonly done: readonly Step[];
@@ -67,11 +69,12 @@ export function createJobStore(initial: { id: string; job: Job; revision: number
     board: solved.rows,
     solved,
     revision: initial.revision,
+    keptAt: initial.updatedAt,
     unsaved: [],
     undone: [],
     done: [],
     effect: null,
-    save: { kind: "saved", at: initial.updatedAt },
+    save: { kind: "saved" },
     notice: null,
   }));
 }
@@ -139,7 +142,7 @@ export function rebase(
   current: { job: Job; revision: number; updatedAt: string },
   words: string = jobWords.changedInAnotherWindow,
 ): void {
-  const { unsaved, board, base, conflicts: unsettled } = store.getState();
+  const { unsaved, board, base, conflicts: unsettled, notice } = store.getState();
   let { job } = current;
   const kept: Command[] = [];
   const lost: string[] = [];
@@ -168,30 +171,38 @@ export function rebase(
     board: after.rows,
     solved: after,
     revision: current.revision,
+    keptAt: current.updatedAt,
     unsaved: kept,
     done,
     undone: [],
     effect: { words, ...movedRows(board, after.rows), before: board },
-    notice: lost.length ? jobWords.couldNotBeDoneAgain(lost.join("; ")) : null,
-    ...(kept.length ? {} : { save: { kind: "saved" as const, at: current.updatedAt } }),
+    // What was told before stays until it is read.
+    notice: lost.length ? [notice, jobWords.couldNotBeDoneAgain(lost.join("; "))].filter(Boolean).join(" ") : notice,
+    ...(kept.length ? {} : { save: { kind: "saved" as const } }),
   });
 }
 
 /** Gives up the edits that the server does not have: the job stands as it is kept. */
-export function takeBackUnsaved(store: JobStore, at: string): void {
-  const { base, revision } = store.getState();
+export function takeBackUnsaved(store: JobStore): void {
+  const { base, revision, keptAt } = store.getState();
   store.setState({ unsaved: [] });
-  rebase(store, { job: base, revision, updatedAt: at });
+  rebase(store, { job: base, revision, updatedAt: keptAt });
   store.setState({ notice: jobWords.takenBack, effect: null });
 }
 
-/** Makes edits again that an earlier page could not save any more, and says so. */
-export function replayDraft(store: JobStore, commands: readonly Command[]): void {
-  const { base, revision, unsaved, save } = store.getState();
-  store.setState({ unsaved: [...commands, ...unsaved] });
-  rebase(store, { job: base, revision, updatedAt: save.kind === "saved" ? save.at : "" });
+/**
+ * Makes edits again that an earlier page could not save any more, and says so.
+ * @param late so many more of them reached the server only now, and are in the job already
+ */
+export function replayDraft(store: JobStore, commands: readonly Command[], late: number): void {
+  const { base, revision, keptAt, unsaved } = store.getState();
+  if (commands.length) {
+    store.setState({ unsaved: [...commands, ...unsaved] });
+    rebase(store, { job: base, revision, updatedAt: keptAt });
+  }
   const { notice, unsaved: kept } = store.getState();
-  store.setState({ notice: [jobWords.madeAgain(kept.length), notice].filter(Boolean).join(" "), effect: null });
+  const again = late + commands.filter((command) => kept.includes(command)).length;
+  store.setState({ notice: [jobWords.madeAgain(again), notice].filter(Boolean).join(" "), effect: null });
 }
 
 interface Meeting {

@@ -18,19 +18,17 @@ export function showThatAlive(page: string): () => void {
 const claimed = new Set<string>();
 
 /**
- * Takes the place of a page that is gone, as long as this window is there; false where it is still there, or another has taken its place.
- * Where the browser has no locks nobody can tell, and every place is taken.
- * @param isEnding it is known to be gone, though its lock may not have ended yet
+ * Takes the place of a page as soon as it is gone, and with it whoever took its place before; it is this window's from then on.
+ * Where the browser has no locks nobody can tell who is there, and every place is taken at once. It rejects when the signal ends the wait.
  */
-export function claim(page: string, isEnding: boolean): Promise<boolean> {
+export function claim(page: string, signal: AbortSignal): Promise<void> {
   const own = locks();
-  if (!own || claimed.has(page)) return Promise.resolve(true);
+  if (!own || claimed.has(page)) return Promise.resolve();
   return new Promise((resolve, reject) => {
     own
-      .request(lockOf(page), { ifAvailable: !isEnding }, (lock) => {
-        resolve(lock !== null);
-        if (lock === null) return undefined;
+      .request(lockOf(page), { signal }, () => {
         claimed.add(page);
+        resolve();
         return new Promise<void>(() => undefined);
       })
       .catch(reject);

@@ -17,6 +17,7 @@ const never = () => () => undefined;
 /** Says whether the job is kept. The time is of the reader's clock, so it appears only in the browser. */
 export function SaveStateMark() {
   const save = useJob((state) => state.save);
+  const keptAt = useJob((state) => state.keptAt);
   const { takeBack } = useIntents();
   // Null until it is asked for: the drawer is fetched then.
   const [logOpen, setLogOpen] = useState<boolean | null>(null);
@@ -37,7 +38,7 @@ export function SaveStateMark() {
         <History size={18} aria-hidden />
       </button>
       <span role="status" className={"why" in save ? styles.waiting : styles.saved} title={"why" in save ? save.why : undefined}>
-        {wordsOf(save, inBrowser)}
+        {wordsOf(save, inBrowser ? dayjs(keptAt).format("HH:mm") : null)}
       </span>
       {save.kind === "refused" ? (
         <Button size="small" onClick={() => takeBack()} title={save.why}>
@@ -49,10 +50,10 @@ export function SaveStateMark() {
   );
 }
 
-function wordsOf(save: SaveState, inBrowser: boolean): string {
+function wordsOf(save: SaveState, keptAt: string | null): string {
   switch (save.kind) {
     case "saved":
-      return inBrowser ? jobWords.saved(dayjs(save.at).format("HH:mm")) : "saved";
+      return keptAt === null ? "saved" : jobWords.saved(keptAt);
     case "saving":
       return jobWords.saving;
     case "away":

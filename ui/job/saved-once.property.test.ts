@@ -33,6 +33,9 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 
 const AT = "2026-11-24T10:00:00Z";
 const SLOW_MS = 40;
+/** So long a page that was closed seems to be there to others, and so long they wait for that at first. */
+const ENDING_MS = 60;
+const GRACE_MS = 1000;
 
 /** A page of the job in a window. */
 interface Page {
@@ -51,6 +54,8 @@ class World {
   private readonly drafts = new Map<string, Draft>();
   /** Who took the place of a page that is gone. */
   private readonly claims = new Map<string, string>();
+  /** Pages that were closed a moment ago. */
+  private readonly ending = new Set<string>();
   private ways: Way[] = [];
   private readonly windows: (Page | null)[] = [null, null];
   private pages = 0;
@@ -65,6 +70,9 @@ class World {
   }
 
   private isAlive = (name: string) => this.windows.some((page) => page?.name === name);
+  private seemsAlive = (name: string) => this.isAlive(name) || this.ending.has(name);
+  /** Whoever waits for the end of a page. */
+  private readonly waiting = new Map<string, Set<() => void>>();
 
   open(place: number): void {
     const name = `page ${(this.pages += 1)}`;
@@ -80,12 +88,16 @@ class World {
         else this.drafts.delete(name);
         return Promise.resolve();
       },
-      left: () => {
-        const isFree = (page: string) =>
-          !this.isAlive(page) && (this.claims.get(page) === name || !this.isAlive(this.claims.get(page) ?? ""));
-        const found = [...this.drafts].filter(([page]) => isFree(page));
+      left: async (whenMore) => {
+        const others = () => [...this.drafts].filter(([page]) => page !== name);
+        const holder = (page: string) => (this.seemsAlive(page) ? page : (this.claims.get(page) ?? page));
+        const isFree = (page: string) => holder(page) === name || !this.seemsAlive(holder(page));
+        const isAnyoneThere = () => others().some(([page]) => !isFree(page));
+        if (isAnyoneThere()) await new Promise((resolve) => setTimeout(resolve, GRACE_MS));
+        const found = others().filter(([page]) => isFree(page));
         for (const [page] of found) this.claims.set(page, name);
-        return Promise.resolve(found.map(([page, draft]) => ({ ...structuredClone(draft), page })));
+        for (const [page] of others()) if (!isFree(page)) this.await(holder(page), whenMore);
+        return found.map(([page, draft]) => ({ ...structuredClone(draft), page }));
       },
       sending: ({ page, commands, attempt }) => {
         if (this.drafts.has(page)) this.drafts.set(page, structuredClone({ commands, attempt: attempt && { ...attempt, isSent: true } }));
@@ -104,6 +116,15 @@ class World {
     page.window.dispatchEvent(new Event("pagehide"));
     this.windows[place] = null;
     page.stop();
+    this.ending.add(page.name);
+    setTimeout(() => {
+      this.ending.delete(page.name);
+      for (const call of this.waiting.get(page.name) ?? []) call();
+    }, ENDING_MS);
+  }
+
+  private await(page: string, call: () => void): void {
+    this.waiting.set(page, (this.waiting.get(page) ?? new Set()).add(call));
   }
 
   async take(one: Step): Promise<void> {
