@@ -56,7 +56,7 @@ export const SETTINGS = [
     name: "Sound plays from",
     lookIn: "sound output, then speakers",
     options: [
-      { value: "own", label: "the screen's own speakers" },
+      { value: "own", label: "its own speakers" },
       { value: "external", label: "the sound system" },
     ],
   },
@@ -317,10 +317,14 @@ export function settingFact(key: SettingKey): SettingFact {
   return row;
 }
 
-/** The word for a setting's value; where the table does not know it, as for the numbered inputs of a selector, the value itself. */
-export function optionLabel(key: SettingKey, value: string): string {
-  const known = settingFact(key).options.find((option) => option.value === value)?.label;
+/**
+ * The word for a setting's value.
+ * @param print what a socket is called, for the inputs of a selector
+ */
+export function optionLabel(key: SettingKey, value: string, print: (socket: string) => string): string {
+  const { options, also } = settingFact(key);
+  const known = options.find((option) => option.value === value)?.label;
   if (known !== undefined) return known;
-  if (key === "sound-delay") return `${value}\u2009ms`;
-  return key === "input-sound" ? `off at ${value}` : value;
+  if (also === "milliseconds") return `${value}\u2009ms`;
+  return key === "input-sound" ? `off at ${print(value)}` : print(value);
 }

@@ -1,8 +1,8 @@
 import { householdChecks, type Cure, type Finder } from "@/core/diagnose";
 import { effectiveSetting } from "@/core/device";
-import { optionLabel, settingFact } from "@/core/facts";
+import { settingFact } from "@/core/facts";
 import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
-import { deviceName, unitName } from "@/core/text";
+import { deviceName, settingValueIn, unitName } from "@/core/text";
 import { inputName } from "./hand-path";
 import type { SheetCheck, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
@@ -47,7 +47,7 @@ function settingCheck(job: Job, id: string, setting: Extract<Cure, { does: "set"
       return { check: "input", device: device.name, input: value ? inputName(job, { device: id, port: value }) : null };
     default:
       return value
-        ? { check: "menu", device: device.name, setting, menu: settingFact(setting).name, value: optionLabel(setting, value) }
+        ? { check: "menu", device: device.name, setting, menu: settingFact(setting).name, value: settingValueIn(job, id, setting, value) }
         : null;
   }
 }

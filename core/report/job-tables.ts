@@ -1,8 +1,18 @@
 import { castOf, householdOf } from "@/core/cec";
-import { optionLabel, settingFact } from "@/core/facts";
+import { settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { checkState, proofChecks } from "@/core/proof";
-import { cableClassName, cableMark, checkTitle, deviceName, endTag, PROOF_STATE_WORDS, roomName, seenWords } from "@/core/text";
+import {
+  cableClassName,
+  cableMark,
+  checkTitle,
+  deviceName,
+  endTag,
+  PROOF_STATE_WORDS,
+  roomName,
+  seenWords,
+  settingValue,
+} from "@/core/text";
 import { lastEntries } from "@/core/visit";
 import type { Cell } from "./csv";
 
@@ -42,11 +52,11 @@ export const jobTables = (job: Job): readonly JobTable[] => [
     file: "settings.csv",
     rows: [
       ["device", "setting", "found", "planned", "left", "look in"],
-      ...job.devices.flatMap(({ name, settings }) =>
-        settings.map(({ key, found, planned, left }) => [
-          name,
+      ...job.devices.flatMap((device) =>
+        device.settings.map(({ key, found, planned, left }) => [
+          device.name,
           settingFact(key).name,
-          ...[found, planned, left].map((value) => (value === null ? "" : optionLabel(key, value))),
+          ...[found, planned, left].map((value) => (value === null ? "" : settingValue(device, key, value))),
           settingFact(key).lookIn,
         ]),
       ),

@@ -1,9 +1,9 @@
-import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
+import { cableClassFact, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { delaysOf, scheduleOf, settingsSheetOf, shoppingOf, soldLength, type WiringPlan } from "@/core/plan";
 import { sceneOf, wireRuns } from "@/core/room";
 import { csvOf, type Cell } from "./csv";
-import { deviceName, roomName, shoppingWords, socketName } from "@/core/text";
+import { deviceName, roomName, shoppingWords, socketName, settingValueIn } from "@/core/text";
 
 /** A list that follows from a plan, with a name for each column. */
 export interface PlanList {
@@ -66,7 +66,12 @@ export function planLists(job: Job, plan: WiringPlan): readonly PlanList[] {
       rows: settingsSheetOf(job, plan).flatMap(({ device, rows }) =>
         rows.map(
           ({ key, value }) =>
-            [deviceName(plan.job, device), settingFact(key).name, settingFact(key).lookIn, optionLabel(key, value)] as const,
+            [
+              deviceName(plan.job, device),
+              settingFact(key).name,
+              settingFact(key).lookIn,
+              settingValueIn(plan.job, device, key, value),
+            ] as const,
         ),
       ),
     },

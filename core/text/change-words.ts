@@ -1,16 +1,17 @@
-import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
+import { cableClassFact, settingFact } from "@/core/facts";
 import { findArchetype, type Device } from "@/core/device";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
 import type { Change, MovedRows, SmallestChanges } from "@/core/plan";
 import { cableShortName, deviceName, socketName, socketPrint } from "./names";
 import { plural } from "./plural";
+import { settingValueIn } from "./setting-words";
 
 /** A change as an instruction: "Set eARC to on at Television". */
 export function changeWords(job: Job, { command }: Pick<Change, "command">): string {
   switch (command.kind) {
     case "set-setting":
-      return `Set “${settingFact(command.setting).name}” to ${command.value === null ? "nothing" : optionLabel(command.setting, command.value)} at ${deviceName(job, command.device)}`;
+      return `Set “${settingFact(command.setting).name}” to ${command.value === null ? "nothing" : settingValueIn(job, command.device, command.setting, command.value)} at ${deviceName(job, command.device)}`;
     case "unplug":
       return isPairing(job, command.cable)
         ? `Undo the ${cableShortName(job, command.cable)}`

@@ -1,4 +1,4 @@
-import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
+import { cableClassFact, settingFact } from "@/core/facts";
 import {
   sortCommand,
   type CableCommand,
@@ -14,6 +14,7 @@ import {
 } from "@/core/job";
 import { cableShortName, deviceName, roomName, socketName, socketPrint } from "./names";
 import { unitName } from "./unit-name";
+import { settingValueIn } from "./setting-words";
 
 /** The name of an edit, for undo and for what just happened: "plugged Streamer into Television “HDMI 2”". `job` is the job before it. */
 export function commandWords(job: Job, command: Command): string {
@@ -84,7 +85,7 @@ function deviceEditWords(job: Job, command: DeviceCommand): string {
     case "edit-port":
       return `corrected ${socketName(job, command)}`;
     case "set-setting":
-      return `${settingFact(command.setting).name} at ${deviceName(job, command.device)}: ${command.value === null ? "cleared" : optionLabel(command.setting, command.value)}${command.state === "planned" ? "" : ` (${command.state})`}`;
+      return `${settingFact(command.setting).name} at ${deviceName(job, command.device)}: ${command.value === null ? "cleared" : settingValueIn(job, command.device, command.setting, command.value)}${command.state === "planned" ? "" : ` (${command.state})`}`;
     case "set-speakers":
       return `speakers of ${deviceName(job, command.device)}: ${command.bed}${command.heights ? `.${command.heights}` : ""}`;
     case "set-contents":

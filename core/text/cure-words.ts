@@ -1,16 +1,17 @@
 import type { Cure, Household, InfraredLimit } from "@/core/cec";
-import { optionLabel, settingFact } from "@/core/facts";
+import { settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { changeWords } from "./change-words";
 import { actWords, eventWords, stepWords } from "./control-words";
 import { cableShortName, deviceName, listed, lowerFirst } from "./names";
 import { plural } from "./plural";
+import { settingValueIn } from "./setting-words";
 
 /** A cure as something to do. */
 export function cureWords(job: Job, cure: Cure, screen: string | undefined): string {
   switch (cure.cure) {
     case "setting":
-      return `set “${settingFact(cure.setting).name}” at ${deviceName(job, cure.device)} to ${optionLabel(cure.setting, cure.value)}`;
+      return `set “${settingFact(cure.setting).name}” at ${deviceName(job, cure.device)} to ${settingValueIn(job, cure.device, cure.setting, cure.value)}`;
     case "power-in-order":
       return `cut the power to all of them, then switch it back on in this order: ${listed(cure.order.map((device) => deviceName(job, device)))}; wait until each is ready`;
     case "other-act":

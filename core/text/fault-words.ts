@@ -2,10 +2,11 @@ import { effectiveSetting } from "@/core/device";
 import type { Fault } from "@/core/diagnose";
 import { cableClassName, deviceName, lowerFirst, socketName, socketPrint, upperFirst } from "./names";
 import { unitName } from "./unit-name";
-import { FAULT_KIND_IDS, optionLabel, settingFact, type CableClass, type FaultKind } from "@/core/facts";
+import { FAULT_KIND_IDS, settingFact, type CableClass, type FaultKind, type SettingKey } from "@/core/facts";
 import { findDevice, type Job } from "@/core/job";
 import { cableMark } from "./cable-words";
 import { FAULT_KIND_WORDS } from "./fault-kind-words";
+import { settingValue, settingValueIn } from "./setting-words";
 
 /** What may be wrong, as a sentence. */
 export function faultSentence(job: Job, { kind, at }: Pick<Fault, "kind" | "at">): string {
@@ -32,7 +33,7 @@ export function faultSentence(job: Job, { kind, at }: Pick<Fault, "kind" | "at">
     case "other-setting":
       return at.setting === undefined
         ? `A setting of ${device} is wrong.`
-        : `“${settingFact(at.setting).name}” at ${device} is ${optionLabel(at.setting, at.value ?? "")}.`;
+        : `“${settingFact(at.setting).name}” at ${device} is ${settingValueIn(job, at.device ?? "", at.setting, at.value ?? "")}.`;
     case "cable-out":
       return `${upperFirst(plug)} is out.`;
     case "half-in":
@@ -89,10 +90,10 @@ export function faultSentence(job: Job, { kind, at }: Pick<Fault, "kind" | "at">
 }
 
 /** What a cure of a setting puts it to. */
-export const wantedValue = (job: Job, device: string, setting: Parameters<typeof optionLabel>[0]): string => {
+export const wantedValue = (job: Job, device: string, setting: SettingKey): string => {
   const found = findDevice(job, device);
   const value = found && effectiveSetting(found, setting, "planned");
-  return value === null || value === undefined ? "as it was" : optionLabel(setting, value);
+  return value === null || value === undefined ? "as it was" : settingValue(found, setting, value);
 };
 
 /** "cable C3, Bar to Television". */

@@ -33,6 +33,7 @@ export { backupSentence, restoredSentence, restoreRefusal } from "./backup-words
 export { signInSentence } from "./sign-in-words";
 export { zipSentence } from "./zip-words";
 export { refusalFlag, refusalSentence, troubleSentence } from "./refusal-words";
+export { settingValue, settingValueIn } from "./setting-words";
 export {
   codingName,
   descriptorWords,
@@ -41,7 +42,6 @@ export {
   masterWords,
   playedWords,
   rowWords,
-  settingSentence,
   streamWords,
   VERDICT_WORDS,
   verdictWords,
@@ -81,6 +81,7 @@ export {
   mustWords,
   planIdea,
   planProof,
+  planMenuLines,
   planWorkLines,
   PRESET_WORDS,
   SCHOOL_WORDS,

@@ -2,11 +2,12 @@ import type { Arrival } from "@/core/chain";
 import type { Picture, PictureLoss } from "@/core/picture";
 import { linkNeed } from "@/core/picture";
 import type { Job } from "@/core/job";
-import { optionLabel, settingFact, TMDS_MAX_GBPS } from "@/core/facts";
+import { settingFact, TMDS_MAX_GBPS } from "@/core/facts";
 import { unreachable } from "@/core/outcome";
 import { formatGigabits, formatMetres } from "@/core/units";
 import { cableName, deviceName, socketName, upperFirst } from "./names";
 import { CABLE_STATE_SENTENCE, DEVICE_STATE_SENTENCE } from "./state-words";
+import { settingValueIn } from "./setting-words";
 
 const HDR_WORDS = {
   sdr: "SDR",
@@ -57,7 +58,7 @@ export function pictureLossSentence(job: Job, loss: PictureLoss): string {
     case "picture-tight":
       return `It only just fits: the picture with full blanking would need more than ${formatGigabits(loss.have)} carries.`;
     case "picture-shut":
-      return `${deviceName(job, loss.device)} passes no picture while “${settingFact(loss.setting).name}” is set to ${optionLabel(loss.setting, loss.value)}.`;
+      return `${deviceName(job, loss.device)} passes no picture while “${settingFact(loss.setting).name}” is set to ${settingValueIn(job, loss.device, loss.setting, loss.value)}.`;
     case "picture-setting-unknown":
       return `Nobody has noted how “${settingFact(loss.setting).name}” is set at ${deviceName(job, loss.device)}, so the picture is not guaranteed.`;
     case "picture-plug":

@@ -1,5 +1,5 @@
 import { arrivalsOf } from "@/core/chain";
-import { cableClassFact, optionLabel, settingFact } from "@/core/facts";
+import { cableClassFact, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import {
   failingActs,
@@ -26,6 +26,7 @@ import { cableClassName, deviceName, listed, socketName, upperFirst } from "./na
 import { plural } from "./plural";
 import { reasonSentence } from "./reason-words";
 import { rowWords, streamWords } from "./sound-words";
+import { settingValueIn } from "./setting-words";
 
 export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
   "screen-hub": "Everything into the screen",
@@ -175,6 +176,15 @@ export function checkWords(job: Job, check: PlanCheck | null): string {
   );
 }
 
+/** The menus of a plan, a line each: "Television: Digital sound output is set to PCM". */
+export const planMenuLines = (job: Job, plan: WiringPlan): readonly string[] =>
+  settingsSheetOf(job, plan).flatMap(({ device, rows }) =>
+    rows.map(({ key, value }) => {
+      const verb = key === "speakers" || key === "upmix" ? "is" : "is set to";
+      return `${deviceName(plan.job, device)}: ${settingFact(key).name} ${verb} ${settingValueIn(plan.job, device, key, value)}`;
+    }),
+  );
+
 /** What is plugged where and what is set where in a plan, a line each; what stays as it is is left out. */
 export function planWorkLines(job: Job, plan: WiringPlan): readonly string[] {
   const WORK = { stays: "stays", moves: "moved", new: "new" } as const;
@@ -184,7 +194,10 @@ export function planWorkLines(job: Job, plan: WiringPlan): readonly string[] {
         `${socketName(plan.job, cable.from)} to ${socketName(plan.job, cable.to)}: ${cableClassName(cable.class)}, ${WORK[work]}${adapter ? ", with an adapter without the control wire" : ""}`,
     ),
     ...settingsSheetOf(job, plan).flatMap(({ device, rows }) =>
-      rows.map(({ key, value }) => `Set “${settingFact(key).name}” to ${optionLabel(key, value)} at ${deviceName(plan.job, device)}`),
+      rows.map(
+        ({ key, value }) =>
+          `Set “${settingFact(key).name}” to ${settingValueIn(plan.job, device, key, value)} at ${deviceName(plan.job, device)}`,
+      ),
     ),
   ];
 }

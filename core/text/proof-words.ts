@@ -1,15 +1,16 @@
-import { codingFact, optionLabel, settingFact } from "@/core/facts";
+import { codingFact, settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import { unreachable } from "@/core/outcome";
 import type { Explained, WrongFact } from "@/core/proof";
 import { cableName, deviceName, lowerFirst, socketName, upperFirst } from "./names";
 import { QUIRK_WORDS } from "./quirk-words";
+import { settingValueIn } from "./setting-words";
 
 /** A fact that may be otherwise than the job says, as a sentence. */
 export function wrongFactSentence(job: Job, fact: WrongFact): string {
   switch (fact.fact) {
     case "setting":
-      return `“${settingFact(fact.setting).name}” at ${deviceName(job, fact.device)} is set to ${optionLabel(fact.setting, fact.value)}.`;
+      return `“${settingFact(fact.setting).name}” at ${deviceName(job, fact.device)} is set to ${settingValueIn(job, fact.device, fact.setting, fact.value)}.`;
     case "cable-out":
       return `${upperFirst(cableName(job, fact.cable))} is out or not fully in.`;
     case "return-wires":

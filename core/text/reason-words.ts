@@ -1,10 +1,11 @@
-import { connectorFact, linkFact, optionLabel, settingFact, type LinkKind } from "@/core/facts";
+import { connectorFact, linkFact, settingFact, type LinkKind } from "@/core/facts";
 import type { Reason, ReturnLimit, UnknownFact } from "@/core/chain";
 import { findDevice, type Job } from "@/core/job";
 import { formatMegabits } from "@/core/units";
 import { cableName, deviceName, listed, socketName, upperFirst } from "./names";
 import { CABLE_STATE_SENTENCE, CABLE_STATE_SHORT, DEVICE_STATE_SENTENCE, DEVICE_STATE_SHORT } from "./state-words";
 import { codingName } from "./sound-words";
+import { settingValueIn } from "./setting-words";
 
 const sourceName = (job: Job, { device, source }: { readonly device: string; readonly source: string }): string =>
   findDevice(job, device)?.sources.find(({ id }) => id === source)?.name ?? source;
@@ -67,7 +68,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "link-channels":
       return `Decoded sound of ${channelCount(reason.need)} does not fit: ${linkName(reason.link)} carries LPCM of ${channelCount(reason.have)}.${becauseClause(job, reason.because)}`;
     case "format-setting":
-      return `${name(reason.device)} ${reason.into ? `turns ${codingName(reason.coding)} ${reason.need} into ${codingName(reason.into)}${reason.have ? ` ${reason.have}` : ""}` : `sends no ${codingName(reason.coding)} ${reason.need}`} while “${settingFact(reason.setting).name}” is set to ${optionLabel(reason.setting, reason.value)}.`;
+      return `${name(reason.device)} ${reason.into ? `turns ${codingName(reason.coding)} ${reason.need} into ${codingName(reason.into)}${reason.have ? ` ${reason.have}` : ""}` : `sends no ${codingName(reason.coding)} ${reason.need}`} while “${settingFact(reason.setting).name}” is set to ${settingValueIn(job, reason.device, reason.setting, reason.value)}.`;
     case "does-not-pass":
       return reason.objects === "none"
         ? `${name(reason.device)} does not pass ${codingName(reason.coding)} on.`
@@ -123,8 +124,8 @@ export function reasonSentence(job: Job, reason: Reason): string {
         : `${name(reason.device)} is set to leave sound to the sound system, so its own speakers are mute.`;
     case "setting-shuts":
       return reason.setting === "sound-follows"
-        ? `The sound output of ${name(reason.device)} belongs to ${optionLabel(reason.setting, reason.value)}, and this screen is on another.`
-        : `${name(reason.device)} needs “${settingFact(reason.setting).name}” set to ${reason.wanted.map((value) => optionLabel(reason.setting, value)).join(" or ")} here; it is set to ${optionLabel(reason.setting, reason.value)}.`;
+        ? `The sound output of ${name(reason.device)} belongs to ${settingValueIn(job, reason.device, reason.setting, reason.value)}, and this screen is on another.`
+        : `${name(reason.device)} needs “${settingFact(reason.setting).name}” set to ${reason.wanted.map((value) => settingValueIn(job, reason.device, reason.setting, value)).join(" or ")} here; it is set to ${settingValueIn(job, reason.device, reason.setting, reason.value)}.`;
     case "app-fails-over":
       return `${sourceName(job, reason)} of ${name(reason.device)} stays silent over ${linkName(reason.link)}, although others play.`;
     case "plug-mutes":
@@ -138,7 +139,7 @@ export function reasonSentence(job: Job, reason: Reason): string {
     case "renders-binaural":
       return `${name(reason.device)} renders for headphones: two channels leave it, and no objects.`;
     case "decode-mode":
-      return `${name(reason.device)} shows the full coding on its display, but its sound mode is ${optionLabel("decode-mode", reason.value)}: ${reason.have} plays instead of ${reason.need}.`;
+      return `${name(reason.device)} shows the full coding on its display, but its sound mode is ${settingValueIn(job, reason.device, "decode-mode", reason.value)}: ${reason.have} plays instead of ${reason.need}.`;
     case "not-connected":
       return `No cable is plugged into ${name(reason.device)}.`;
     case "no-way":
@@ -168,7 +169,7 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "link-channels":
       return `${reason.need} LPCM, ${linkFact(reason.link).name} has ${reason.have}`;
     case "format-setting":
-      return `set to ${optionLabel(reason.setting, reason.value)}: ${reason.have ?? "nothing"}`;
+      return `set to ${settingValueIn(job, reason.device, reason.setting, reason.value)}: ${reason.have ?? "nothing"}`;
     case "does-not-pass":
       return reason.objects === "none"
         ? `${deviceName(job, reason.device)} passes no ${codingName(reason.coding)}`
@@ -206,7 +207,7 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "speakers-choice":
       return reason.value === "own" ? "the screen’s own speakers are chosen" : "own speakers mute";
     case "setting-shuts":
-      return `${settingFact(reason.setting).name}: ${optionLabel(reason.setting, reason.value)}`;
+      return `${settingFact(reason.setting).name}: ${settingValueIn(job, reason.device, reason.setting, reason.value)}`;
     case "app-fails-over":
       return `silent over ${linkFact(reason.link).name}`;
     case "plug-mutes":
@@ -220,7 +221,7 @@ export function reasonFlag(job: Job, reason: Reason): string {
     case "renders-binaural":
       return "rendered for headphones";
     case "decode-mode":
-      return `sound mode: ${optionLabel("decode-mode", reason.value)}`;
+      return `sound mode: ${settingValueIn(job, reason.device, "decode-mode", reason.value)}`;
     case "not-connected":
       return "not plugged in";
     case "no-way":

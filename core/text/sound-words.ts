@@ -1,4 +1,4 @@
-import { codingFact, optionLabel, settingFact, type Coding, type SettingKey } from "@/core/facts";
+import { codingFact, type Coding } from "@/core/facts";
 import type { LipSyncJudgement } from "@/core/facts";
 import type { SoundDescriptor } from "@/core/device";
 import type { Arrival, Played, Stream, Verdict } from "@/core/chain";
@@ -40,10 +40,6 @@ export function playedWords(played: Played | null, arrives: Stream | null): stri
   if (played.upmixed && arrives && played.layout === "2.0") return "2.0 from every speaker";
   return played.upmixed && arrives ? `${played.layout} sounds, spread from ${arrives.channels}` : `${played.layout} plays`;
 }
-
-/** "Digital sound output is set to PCM". */
-export const settingSentence = (key: SettingKey, value: string | null): string =>
-  `${settingFact(key).name} is ${key === "speakers" || key === "upmix" ? "" : "set to "}${value === null ? "not known" : optionLabel(key, value)}`;
 
 export const descriptorWords = (row: SoundDescriptor): string =>
   `${codingName(row.coding)} up to ${row.channels}${row.objects ? " with objects" : ""}`;

@@ -1,4 +1,4 @@
-import { optionLabel, settingFact, type VisitWork } from "@/core/facts";
+import { settingFact, type VisitWork } from "@/core/facts";
 import type { Arrival } from "@/core/chain";
 import { findDevice, findPort, type Cable, type Job } from "@/core/job";
 import type { ActVerdict } from "@/core/cec";
@@ -10,6 +10,7 @@ import { cableClassName, deviceName, lowerFirst, socketName, upperFirst } from "
 import { unitName } from "./unit-name";
 import { plural } from "./plural";
 import { rowWords, streamWords } from "./sound-words";
+import { settingValueIn } from "./setting-words";
 
 /** What the state is called that is saved before anything is changed on site. */
 export const foundStateName = "As found";
@@ -61,7 +62,7 @@ export function visitStepWords(job: Job, step: VisitStep, rows: readonly Arrival
       return `Confirm or save the pairing at ${device}.`;
     case "set":
       return step.setting
-        ? `At ${device} set ${menuName(job, step)} to ${optionLabel(step.setting.key, step.setting.value)}: ${settingFact(step.setting.key).lookIn}.`
+        ? `At ${device} set ${menuName(job, step)} to ${settingValueIn(job, step.device ?? "", step.setting.key, step.setting.value)}: ${settingFact(step.setting.key).lookIn}.`
         : `Set ${device}.`;
     case "pattern":
       return `Tell ${device} which speakers it has: ${patternOf(job, step)}.`;

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { arrivalsOf, type Reason } from "@/core/chain";
+import { fromShelfOrThrow, SHELF } from "@/core/device";
 import { applyCommand, type Refusal } from "@/core/job";
 import { weighedChanges } from "@/core/plan";
 import {
@@ -18,7 +19,8 @@ import {
   reasonSentence,
   refusalFlag,
   refusalSentence,
-  settingSentence,
+  settingValue,
+  settingValueIn,
   storyWords,
   streamWords,
   upperFirst,
@@ -154,6 +156,29 @@ test("what a device hands on is told route by route", () => {
   ).toContain("not known");
 });
 
+describe("the value of a setting that names a socket", () => {
+  test("is the print at that socket, as a person finds it on the back plate", () => {
+    expect(settingValueIn(loft, "television", "input-sound", "hdmi2")).toBe("off at “HDMI 2”");
+    expect(settingValueIn(loft, "television", "input-sound", "on")).toBe("on at all of them");
+    const selector = fromShelfOrThrow("switch-3x1", { id: "selector" });
+    expect(settingValue(selector, "input-select", "hdmi-in2")).toBe("“IN 2”");
+    expect(commandWords(loft, { kind: "set-setting", device: "television", setting: "input-sound", state: "planned", value: "hdmi2" })).toBe(
+      "Sound of the HDMI inputs at Television: off at “HDMI 2”",
+    );
+  });
+
+  test("is never the id by which the program knows it, at any device of the shelf", () => {
+    const unnamed = SHELF.flatMap(({ archetype }) => {
+      const device = fromShelfOrThrow(archetype, { id: archetype });
+      const ids = device.ports.filter(({ id, label }) => id !== label).map(({ id }) => id);
+      return device.settings.flatMap(({ key, options }) =>
+        options.map((value) => settingValue(device, key, value)).filter((words) => ids.some((id) => words.split(/[ “”]/).includes(id))),
+      );
+    });
+    expect(unnamed).toEqual([]);
+  });
+});
+
 test("small words", () => {
   expect(upperFirst("eARC at Television: off")).toBe("eARC at Television: off");
   expect(upperFirst("plugged")).toBe("Plugged");
@@ -161,7 +186,6 @@ test("small words", () => {
   expect(plural(1, "row")).toBe("1 row");
   expect(plural(2, "row")).toBe("2 rows");
   expect(streamWords({ coding: "truehd", channels: "7.1", objects: "atmos" })).toBe("Dolby TrueHD 7.1 + objects");
-  expect(settingSentence("digital-output", "pcm")).toBe("Digital sound output is set to PCM");
   expect(cableName(loft, "gone")).toBe("the cable gone");
 });
 

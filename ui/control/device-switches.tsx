@@ -1,7 +1,8 @@
 "use client";
 
 import { effectiveSetting, type Device } from "@/core/device";
-import { optionLabel, settingFact, type SettingKey } from "@/core/facts";
+import { settingFact, type SettingKey } from "@/core/facts";
+import { settingValue } from "@/core/text";
 import { useIntents } from "@/ui/job";
 import { Choice } from "@/ui/kit";
 import { controlWords } from "@/ui/words";
@@ -27,7 +28,7 @@ export function DeviceSwitches({ device }: { device: Device }) {
             size="small"
             value={effectiveSetting(device, key, "planned") ?? null}
             placeholder={controlWords.notKnown}
-            options={options.map((value) => ({ value, label: optionLabel(key, value) }))}
+            options={options.map((value) => ({ value, label: settingValue(device, key, value) }))}
             onChange={(value) => edit({ kind: "set-setting", device: device.id, setting: key, state: "planned", value })}
           />
         </label>

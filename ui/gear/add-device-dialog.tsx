@@ -5,7 +5,7 @@ import { fromShelfOrThrow, SHELF, type Device } from "@/core/device";
 import { addDevice, freeId, freeName, replaceDevice } from "@/core/job";
 import { withPresetContents } from "@/core/preferences";
 import { deviceName } from "@/core/text";
-import { useIntents, useJob } from "@/ui/job";
+import { Notice, useIntents, useJob } from "@/ui/job";
 import { PickList } from "@/ui/kit";
 import { usePreferences } from "@/ui/preferences";
 import { useOwnDevices } from "@/ui/shelf";
@@ -53,6 +53,7 @@ export function AddDeviceDialog({ replacing, onClose, onAdded }: AddDeviceDialog
       footer={null}
       width={620}
     >
+      <Notice in="dialog" />
       <PickList
         label={gearWords.findOnTheShelf}
         listLabel={gearWords.shelf}

@@ -1,10 +1,10 @@
 "use client";
 
 import { memo } from "react";
-import { optionLabel, settingFact } from "@/core/facts";
+import { settingFact } from "@/core/facts";
 import type { Device, Port, Setting } from "@/core/device";
 import { cableAt, coveringStick, sameEnd, type CableEnd, type Job } from "@/core/job";
-import { deviceName, socketPrint } from "@/core/text";
+import { deviceName, socketPrint, settingValue } from "@/core/text";
 import { Choice, SocketShape } from "@/ui/kit";
 import { useIntents, useJob } from "@/ui/job";
 import styles from "./gear.module.css";
@@ -104,13 +104,13 @@ const SettingLine = memo(function SettingLine({ device, setting }: { device: Dev
         }
         options={[
           ...(planned === null ? [{ value: "unknown", label: gearWords.notKnown, disabled: true }] : []),
-          ...setting.options.map((value) => ({ value, label: optionLabel(setting.key, value) })),
+          ...setting.options.map((value) => ({ value, label: settingValue(device, setting.key, value) })),
         ]}
         popupMatchSelectWidth={230}
         variant={changed ? "outlined" : "filled"}
       />
       <span className={styles.found}>
-        {changed ? gearWords.found(setting.found === null ? gearWords.notKnown : optionLabel(setting.key, setting.found)) : ""}
+        {changed ? gearWords.found(setting.found === null ? gearWords.notKnown : settingValue(device, setting.key, setting.found)) : ""}
       </span>
     </li>
   );

@@ -1,14 +1,17 @@
 "use client";
 
-import { optionLabel, settingFact } from "@/core/facts";
+import { settingFact } from "@/core/facts";
+import { settingValue } from "@/core/text";
 import { effectiveSetting, type Device, type Setting, type SettingState } from "@/core/device";
 import { useIntents } from "@/ui/job";
 import styles from "./device-story.module.css";
 import { gearWords } from "@/ui/words";
 
 const STATES = ["found", "planned", "left"] as const;
+/** So many letters fit into a field beside two others. */
+const LETTERS_BESIDE = 8;
 
-/** As found, planned and left, side by side, with the place in the menu to look for. */
+/** As found, planned and left, side by side where the words are short, with the place in the menu to look for. */
 export function SettingsTable({ device }: { device: Device }) {
   if (device.settings.length === 0) return null;
   return (
@@ -19,7 +22,7 @@ export function SettingsTable({ device }: { device: Device }) {
           <li key={setting.key}>
             <b>{settingFact(setting.key).name}</b>
             <span>{gearWords.lookIn(settingFact(setting.key).lookIn)}</span>
-            <div>
+            <div className={areShort(device, setting) ? styles.beside : styles.below}>
               {STATES.map((state) => (
                 <StateField key={state} device={device} setting={setting} state={state} />
               ))}
@@ -30,6 +33,9 @@ export function SettingsTable({ device }: { device: Device }) {
     </section>
   );
 }
+
+const areShort = (device: Device, { key, options }: Setting): boolean =>
+  options.every((option) => settingValue(device, key, option).length <= LETTERS_BESIDE);
 
 function StateField({ device, setting, state }: { device: Device; setting: Setting; state: SettingState }) {
   const { edit } = useIntents();
@@ -45,10 +51,10 @@ function StateField({ device, setting, state }: { device: Device; setting: Setti
           edit({ kind: "set-setting", device: device.id, setting: setting.key, state, value: event.target.value || null })
         }
       >
-        <option value="">{state === "found" || !follows ? gearWords.notKnown : `(${optionLabel(setting.key, follows)})`}</option>
+        <option value="">{state === "found" || !follows ? gearWords.notKnown : `(${settingValue(device, setting.key, follows)})`}</option>
         {setting.options.map((option) => (
           <option key={option} value={option}>
-            {optionLabel(setting.key, option)}
+            {settingValue(device, setting.key, option)}
           </option>
         ))}
       </select>

@@ -5,7 +5,7 @@ import Papa from "papaparse";
 import { useMemo, useRef, useState } from "react";
 import { addTable, readDeviceTable } from "@/core/survey";
 import { tableTroubleSentence } from "@/core/text";
-import { useIntents, useJob } from "@/ui/job";
+import { Notice, useIntents, useJob } from "@/ui/job";
 import styles from "./table-dialog.module.css";
 import { gearWords } from "@/ui/words";
 
@@ -38,6 +38,7 @@ export function TableDialog({ onClose }: { onClose: () => void }) {
         if (command && edit(command)) onClose();
       }}
     >
+      <Notice in="dialog" />
       <div className={styles.table}>
         <p>{gearWords.pasteTable}</p>
         <Input.TextArea

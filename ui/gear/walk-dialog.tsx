@@ -6,7 +6,7 @@ import { cableAt, endKey, findPort, joinSockets, whyNotPlug, type CableEnd, type
 import { walkOf } from "@/core/survey";
 import { cableClassName, deviceName, refusalSentence, socketName } from "@/core/text";
 import { copyText, PickList, type PickRow } from "@/ui/kit";
-import { useIntents, useJob } from "@/ui/job";
+import { Notice, useIntents, useJob } from "@/ui/job";
 import { socketMarks } from "./socket-marks";
 import styles from "./walk-dialog.module.css";
 import { gearWords, kitWords } from "@/ui/words";
@@ -38,6 +38,7 @@ export function WalkDialog({ onClose }: { onClose: () => void }) {
   };
   return (
     <Modal title={gearWords.whatIsPluggedWhere} open onCancel={onClose} footer={null} width={680} destroyOnHidden>
+      <Notice in="dialog" />
       {stop ? (
         <div className={styles.walk}>
           <p className={styles.count}>{gearWords.socketsWalked(met.length, stops.length)}</p>

@@ -6,7 +6,7 @@ import { useState } from "react";
 import { endVisit, visitsOf } from "@/core/handover";
 import { VISIT_REASONS, type Job, type VisitReason } from "@/core/job";
 import { VISIT_REASON_WORDS } from "@/core/text";
-import { useIntents } from "@/ui/job";
+import { Notice, useIntents } from "@/ui/job";
 import { Choice } from "@/ui/kit";
 import { useOwnName, type Visit } from "@/ui/visit";
 import { handoverWords, jobWords } from "@/ui/words";
@@ -59,6 +59,7 @@ export function EndVisitDialog({ job, visit, onEnded, onClose }: EndVisitDialogP
         </Button>
       }
     >
+      <Notice in="dialog" />
       <div className={styles.fields}>
         <label>
           {handoverWords.day}

@@ -8,7 +8,8 @@ import { useState, type ReactNode } from "react";
 import { FindButton } from "@/ui/frame";
 import { useIsPhone } from "@/ui/kit";
 import { ThemeSwitch } from "@/ui/theme";
-import { useIntents, useJob } from "./job-context";
+import { useJob } from "./job-context";
+import { Notice } from "./notice";
 import styles from "./job-frame.module.css";
 import { Conflicts } from "./conflicts";
 import { JobName } from "./job-name";
@@ -59,7 +60,7 @@ export function JobFrame({ children }: { children: ReactNode }) {
           </button>
         </div>
       </header>
-      <Notice />
+      <Notice in="frame" />
       <Conflicts />
       {children}
       {sheetOpen ? <ShortcutSheet open onClose={() => setSheetOpen(false)} /> : null}
@@ -78,22 +79,5 @@ function PlaceLink({ href, name }: { href: string; name: string }) {
     >
       {name}
     </Link>
-  );
-}
-
-function Notice() {
-  const notice = useJob((state) => state.notice);
-  const { clearNotice } = useIntents();
-  return (
-    <div aria-live="assertive" className={styles.noticePlace}>
-      {notice ? (
-        <p className={styles.notice}>
-          {notice}
-          <button type="button" className={styles.plain} onClick={clearNotice}>
-            {jobWords.understood}
-          </button>
-        </p>
-      ) : null}
-    </div>
   );
 }

@@ -13,6 +13,7 @@ import { askServer, VerdictMark } from "@/ui/kit";
 import { logWords } from "@/ui/words";
 import { useIntents, useJob } from "./job-context";
 import styles from "./log-drawer.module.css";
+import { Notice } from "./notice";
 
 const MOMENT = z.object({
   revision: z.number(),
@@ -50,6 +51,7 @@ export function LogDrawer({ open, onClose }: { open: boolean; onClose: () => voi
   };
   return (
     <Drawer title={logWords.logOfTheJob} open={open} onClose={onClose} size={560} destroyOnHidden>
+      <Notice in="dialog" />
       {told === null ? <p>{logWords.readingTheLog}</p> : null}
       {typeof told === "string" ? <p role="alert">{told}</p> : null}
       {told !== null && typeof told !== "string" ? (

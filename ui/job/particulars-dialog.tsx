@@ -5,6 +5,7 @@ import { useState } from "react";
 import { editWithStates, PHASES, type Command, type Job } from "@/core/job";
 import { jobWords } from "@/ui/words";
 import { useIntents } from "./job-context";
+import { Notice } from "./notice";
 import styles from "./particulars.module.css";
 
 type Particulars = Pick<Job, "name" | "customer" | "visitOn" | "phase" | "brief">;
@@ -44,6 +45,7 @@ export function ParticularsDialog({ job, onClose }: { job: Job; onClose: () => v
   };
   return (
     <Modal title={jobWords.theJobsParticulars} open onOk={keep} okText={jobWords.keep} onCancel={onClose}>
+      <Notice in="dialog" />
       <div className={styles.particulars}>
         <label>
           {jobWords.name}

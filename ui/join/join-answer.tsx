@@ -4,7 +4,7 @@ import { App, Button } from "antd";
 import { useRouter } from "next/navigation";
 import { arrivalsOf } from "@/core/chain";
 import { applyCommand, chosenSoundSystem, type Job } from "@/core/job";
-import { planCommand, settingsSheetOf, shoppingOf, type WiringPlan } from "@/core/plan";
+import { planCommand, shoppingOf, type WiringPlan } from "@/core/plan";
 import {
   cableClassName,
   deviceName,
@@ -12,7 +12,7 @@ import {
   planIdea,
   refusalSentence,
   rowWords,
-  settingSentence,
+  planMenuLines,
   shoppingWords,
   socketName,
   verdictWords,
@@ -55,7 +55,6 @@ function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: b
   const system = chosenSoundSystem(job)?.id ?? "";
   const lost = givenUp(plan);
   const needed = shoppingOf(plan);
-  const menus = settingsSheetOf(job, plan);
   const keep = async () => {
     const applied = applyCommand(job, planCommand(job, plan));
     if (!applied.ok) {
@@ -97,13 +96,7 @@ function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: b
         )}
         none={null}
       />
-      <TitledList
-        title={joinWords.menus}
-        lines={menus.flatMap(({ device, rows }) =>
-          rows.map(({ key, value }) => `${deviceName(plan.job, device)}: ${settingSentence(key, value)}`),
-        )}
-        none={null}
-      />
+      <TitledList title={joinWords.menus} lines={planMenuLines(job, plan)} none={null} />
       <p className={styles.caution}>{joinWords.supposed}</p>
       <Button type="primary" size="large" onClick={() => void keep()}>
         {joinWords.keep}

@@ -3,15 +3,14 @@
 import { Button } from "antd";
 import { Download, Printer } from "lucide-react";
 import { planSheet, planTables } from "@/core/report";
-import { delaysOf, scheduleOf, settingsSheetOf, shoppingOf, type WiringPlan } from "@/core/plan";
+import { delaysOf, scheduleOf, shoppingOf, type WiringPlan } from "@/core/plan";
 import {
   cableClassName,
-  deviceName,
   fileStem,
   figureLines,
   givenUp,
   planIdea,
-  settingSentence,
+  planMenuLines,
   shoppingWords,
   socketName,
 } from "@/core/text";
@@ -26,7 +25,6 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
   const lost = givenUp(plan);
   const shopping = shoppingOf(plan);
   const schedule = scheduleOf(job, plan).filter(({ work }) => work !== "stays");
-  const menus = settingsSheetOf(job, plan);
   return (
     <div className={styles.story}>
       <p className={styles.idea}>{planIdea(plan, system)}</p>
@@ -52,13 +50,7 @@ export function PlanStory({ plan, system, onApply }: { plan: WiringPlan; system:
         )}
         none={plansWords.nothingToDo}
       />
-      <TitledList
-        title={plansWords.menus}
-        lines={menus.flatMap(({ device, rows }) =>
-          rows.map(({ key, value }) => `${deviceName(plan.job, device)}: ${settingSentence(key, value)}`),
-        )}
-        none={plansWords.noMenus}
-      />
+      <TitledList title={plansWords.menus} lines={planMenuLines(job, plan)} none={plansWords.noMenus} />
       <TitledList
         title={plansWords.delays}
         lines={delaysOf(plan).map(({ at, ms, spreadMs }) => plansWords.delay(socketName(plan.job, at), ms, spreadMs))}

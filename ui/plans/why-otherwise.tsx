@@ -4,8 +4,8 @@ import type { Remote } from "comlink";
 import { useMemo, useState } from "react";
 import { pinnable, readAsked, SCHOOLS, type Bond, type WiringPlan } from "@/core/plan";
 import { effectiveSetting, SHELF } from "@/core/device";
-import { optionLabel, settingFact } from "@/core/facts";
-import { SCHOOL_WORDS, whatIfSentence, whyNotSentence } from "@/core/text";
+import { settingFact } from "@/core/facts";
+import { SCHOOL_WORDS, whatIfSentence, whyNotSentence, settingValue } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { answerOf, Choice, WorkNote } from "@/ui/kit";
 import { plansWords } from "@/ui/words";
@@ -57,7 +57,7 @@ export function WhyOtherwise({ question, best, system }: { question: PlanQuestio
                 .filter((value) => value !== effectiveSetting(device, key, "planned"))
                 .map((value) => ({
                   value: `setting:${device.id}.${key}=${value}`,
-                  label: plansWords.setTo(device.name, settingFact(key).name, optionLabel(key, value)),
+                  label: plansWords.setTo(device.name, settingFact(key).name, settingValue(device, key, value)),
                 })),
             ),
           ),

@@ -1,9 +1,8 @@
 import { mapSvg } from "@/core/drawing";
-import { optionLabel, settingFact } from "@/core/facts";
-import type { Device } from "@/core/device";
+import { settingFact } from "@/core/facts";
 import type { Job } from "@/core/job";
 import type { PrintBlock } from "@/core/paper";
-import { cableClassName, cableMark, deviceName, recordWords, socketName } from "@/core/text";
+import { cableClassName, cableMark, deviceName, recordWords, socketName, settingValue } from "@/core/text";
 import { formatLength, type UnitSystem } from "@/core/units";
 import type { PrintSetting } from "./document-head";
 import { heading, table, titledTable } from "./pieces";
@@ -27,9 +26,6 @@ export function plugBlocks(job: Job, units: UnitSystem): readonly PrintBlock[] {
   );
 }
 
-const valueWords = (key: Device["settings"][number]["key"], value: string | null, none: string): string =>
-  value === null ? none : optionLabel(key, value);
-
 /** The settings sheet of each device: found, planned, left. */
 export function settingBlocks(job: Job): readonly PrintBlock[] {
   const devices = job.devices.filter(({ settings }) => settings.length > 0);
@@ -41,13 +37,11 @@ export function settingBlocks(job: Job): readonly PrintBlock[] {
       table(
         recordWords.settingColumns,
         [3, 2, 2, 2, 4],
-        device.settings.map(({ key, found, planned, left }) => [
-          settingFact(key).name,
-          valueWords(key, found, recordWords.notSeen),
-          valueWords(key, planned, recordWords.asFound),
-          valueWords(key, left, recordWords.notNoted),
-          settingFact(key).lookIn,
-        ]),
+        device.settings.map(({ key, found, planned, left }) => {
+          const words = (value: string | null, none: string) => (value === null ? none : settingValue(device, key, value));
+          const { notSeen, asFound, notNoted } = recordWords;
+          return [settingFact(key).name, words(found, notSeen), words(planned, asFound), words(left, notNoted), settingFact(key).lookIn];
+        }),
       ),
     ]),
   ];
