@@ -32,6 +32,7 @@ const UNIT = [
   "core/zip/read-zip.test.ts",
   "ui/job/job-saver.test.ts",
   "ui/job/saved-once.property.test.ts",
+  "ui/visit/ticks-kept.property.test.ts",
 ];
 const BROWSER = ["durability", "long-use", "http-keeping"];
 

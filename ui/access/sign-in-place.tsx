@@ -3,7 +3,7 @@
 import { Button, Input } from "antd";
 import { LogIn } from "lucide-react";
 import { useState, useSyncExternalStore } from "react";
-import { askServer } from "@/ui/kit";
+import { asJson, askServer } from "@/ui/kit";
 import { accessWords } from "@/ui/words";
 import styles from "./access.module.css";
 
@@ -25,7 +25,7 @@ export function SignInPlace({ next }: { next: string }) {
   const byTicket = ticket !== "" && !types;
   const signIn = async () => {
     setBusy(true);
-    const outcome = await askServer("/api/session", { method: "POST", body: JSON.stringify(byTicket ? { ticket } : { passphrase }) });
+    const outcome = await askServer("/api/session", asJson("POST", byTicket ? { ticket } : { passphrase }));
     if (outcome.ok) {
       // A fresh page, so that nothing of the one before signing in is left.
       window.location.assign(next);

@@ -1,19 +1,19 @@
 import { done, refused, type Outcome } from "@/core/outcome";
-import { askServer } from "@/ui/kit";
+import { asJson, askServer } from "@/ui/kit";
 import type { Imported } from "./answers";
 import { docketWords } from "@/ui/words";
 
 /** The shapes of the server's answers, fetched when there is one: the docket itself does without. */
 const answers = () => import("./answers");
 
-async function make(url: string, body: string | Blob, type = "application/json"): Promise<Outcome<{ id: string }, string>> {
-  const outcome = await askServer(url, { method: "POST", body, headers: { "Content-Type": type } });
+async function make(url: string, request: RequestInit): Promise<Outcome<{ id: string }, string>> {
+  const outcome = await askServer(url, request);
   return outcome.ok ? done((await answers()).Made.parse(outcome.value)) : outcome;
 }
 
-export const createJob = (name: string, template: string | null) => make("/api/jobs", JSON.stringify({ name, template }));
+export const createJob = (name: string, template: string | null) => make("/api/jobs", asJson("POST", { name, template }));
 
-export const copyJob = (id: string, name: string) => make("/api/jobs", JSON.stringify({ copyOf: id, name }));
+export const copyJob = (id: string, name: string) => make("/api/jobs", asJson("POST", { copyOf: id, name }));
 
 /** Sends a job file; a refusal names the file, the place in it and what was expected. */
 export async function importJob(file: File): Promise<Outcome<Imported, string>> {
@@ -31,4 +31,4 @@ export const restoreJob = (id: string) => askServer(`/api/jobs/${id}/restore`, {
 export const eraseJob = (id: string) => askServer(`/api/jobs/${id}/erase`, { method: "POST" });
 
 /** Makes a new job of what can be saved of a damaged one. */
-export const salvageJob = (id: string) => make(`/api/jobs/${id}/salvage`, "");
+export const salvageJob = (id: string) => make(`/api/jobs/${id}/salvage`, { method: "POST" });

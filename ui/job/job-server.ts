@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { Job, type Command } from "@/core/job";
+import { asJson } from "@/ui/kit";
 
 /** A job as the server has it. */
 export const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), document: Job });
@@ -13,9 +14,6 @@ export interface Save {
   readonly commands: readonly Command[];
 }
 
-/** A browser sends so much of what a page that is closing leaves on its way, in bytes. */
-const MOST_KEPT_ALIVE = 60_000;
-
 /** The server's side of one job. */
 export interface JobServer {
   /** Sends a save; it rejects where the server is away. */
@@ -28,15 +26,7 @@ export interface JobServer {
 export function serverOf(id: string): JobServer {
   const url = `/api/jobs/${id}`;
   return {
-    put: (save) => {
-      const body = JSON.stringify(save);
-      return fetch(url, {
-        method: "PUT",
-        body,
-        headers: { "Content-Type": "application/json" },
-        keepalive: body.length < MOST_KEPT_ALIVE,
-      });
-    },
+    put: (save) => fetch(url, asJson("PUT", save)),
     fetched: async () => {
       const response = await fetch(url);
       return response.ok ? Envelope.parse(await response.json()) : null;

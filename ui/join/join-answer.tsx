@@ -17,7 +17,7 @@ import {
   socketName,
   verdictWords,
 } from "@/core/text";
-import { answerOf, askServer, TitledList, VerdictShape, WorkNote } from "@/ui/kit";
+import { answerOf, asJson, askServer, TitledList, VerdictShape, WorkNote } from "@/ui/kit";
 import type { PlanQuestion, Planning } from "@/ui/plans";
 import { joinWords } from "@/ui/words";
 import styles from "./join.module.css";
@@ -61,8 +61,7 @@ function Told({ job, plan, isProven }: { job: Job; plan: WiringPlan; isProven: b
       void message.error(refusalSentence(job, applied.refusal));
       return;
     }
-    const body = JSON.stringify(applied.value.job);
-    const made = await askServer("/api/jobs/import", { method: "POST", body, headers: { "Content-Type": "application/json" } });
+    const made = await askServer("/api/jobs/import", asJson("POST", applied.value.job));
     if (made.ok) router.push(`/jobs/${String((made.value as { id: unknown }).id)}/arrivals`);
     else void message.error(made.refusal);
   };

@@ -4,16 +4,7 @@ import { Button } from "antd";
 import { Download, Printer } from "lucide-react";
 import { planSheet, planTables } from "@/core/report";
 import { delaysOf, scheduleOf, shoppingOf, type WiringPlan } from "@/core/plan";
-import {
-  cableClassName,
-  fileStem,
-  figureLines,
-  givenUp,
-  planIdea,
-  planMenuLines,
-  shoppingWords,
-  socketName,
-} from "@/core/text";
+import { cableClassName, fileStem, figureLines, givenUp, planIdea, planMenuLines, shoppingWords, socketName } from "@/core/text";
 import { useJob } from "@/ui/job";
 import { printPage, saveFile, TitledList } from "@/ui/kit";
 import { plansWords } from "@/ui/words";

@@ -3,7 +3,7 @@
 import { createContext, useContext, useState, type ReactNode } from "react";
 import type { Preferences } from "@/core/preferences";
 import type { Outcome } from "@/core/outcome";
-import { askServer } from "@/ui/kit";
+import { asJson, askServer } from "@/ui/kit";
 
 interface Kept {
   readonly preferences: Preferences;
@@ -17,11 +17,7 @@ const PreferencesContext = createContext<Kept | null>(null);
 export function PreferencesProvider({ initial, children }: { initial: Preferences; children: ReactNode }) {
   const [preferences, setPreferences] = useState(initial);
   const keep = async (next: Preferences) => {
-    const outcome = await askServer("/api/preferences", {
-      method: "PUT",
-      body: JSON.stringify(next),
-      headers: { "Content-Type": "application/json" },
-    });
+    const outcome = await askServer("/api/preferences", asJson("PUT", next));
     if (outcome.ok) setPreferences(next);
     return outcome;
   };

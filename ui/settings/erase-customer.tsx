@@ -5,7 +5,7 @@ import { Trash2 } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { z } from "zod";
-import { askServer, Choice } from "@/ui/kit";
+import { asJson, askServer, Choice } from "@/ui/kit";
 import { settingsWords } from "@/ui/words";
 import styles from "./settings.module.css";
 
@@ -27,7 +27,7 @@ export function EraseCustomer({ customers }: { customers: readonly CustomerShown
   const kept = customers.find(({ customer }) => customer === chosen);
   const erase = async () => {
     if (!kept) return;
-    const outcome = await askServer("/api/customers/erase", { method: "POST", body: JSON.stringify({ customer: kept.customer }) });
+    const outcome = await askServer("/api/customers/erase", asJson("POST", { customer: kept.customer }));
     if (outcome.ok) {
       const { erased } = Erased.parse(outcome.value);
       setTold([

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { z } from "zod";
 import { Device } from "@/core/device";
 import { refused, type Outcome } from "@/core/outcome";
-import { askServer } from "@/ui/kit";
+import { asJson, askServer } from "@/ui/kit";
 import { shelfWords } from "@/ui/words";
 
 const Own = z.object({ id: z.string(), device: Device });
@@ -32,13 +32,12 @@ export function useOwnDevices(): readonly OwnDevice[] | null {
 }
 
 /** Keeps a device for other jobs; a refusal says what does not hold together. */
-export const keepOnShelf = (device: Device): Promise<Outcome<unknown, string>> =>
-  askServer("/api/shelf", { method: "POST", body: JSON.stringify(device), headers: { "Content-Type": "application/json" } });
+export const keepOnShelf = (device: Device): Promise<Outcome<unknown, string>> => askServer("/api/shelf", asJson("POST", device));
 
 export const dropFromShelf = (id: string): Promise<Outcome<unknown, string>> => askServer(`/api/shelf/${id}`, { method: "DELETE" });
 
 export const changeOnShelf = (id: string, device: Device): Promise<Outcome<unknown, string>> =>
-  askServer(`/api/shelf/${id}`, { method: "PUT", body: JSON.stringify(device), headers: { "Content-Type": "application/json" } });
+  askServer(`/api/shelf/${id}`, asJson("PUT", device));
 
 /** Takes in a shelf file; a refusal names the file, the place in it and what was expected. */
 export async function importShelf(file: File): Promise<Outcome<unknown, string>> {

@@ -2,7 +2,7 @@ import { createStore, get, update, type UseStore } from "idb-keyval";
 import { z } from "zod";
 import { VisitEntry } from "@/core/job";
 import { mergedEntries } from "@/core/visit";
-import { askServer } from "@/ui/kit";
+import { asJson, askServer } from "@/ui/kit";
 
 const Kept = z.object({ entries: z.array(VisitEntry), unsent: z.array(z.uuid()) });
 const Answer = z.object({ entries: z.array(VisitEntry), revision: z.number() });
@@ -13,11 +13,8 @@ export interface VisitRecord {
   readonly unsent: readonly string[];
 }
 
-/** The record after the server was asked, and the revision that the job has there. */
-export interface Synced {
-  readonly record: VisitRecord;
-  readonly revision: number;
-}
+/** The record as the server has it, and the revision that the job has there. */
+type Answer = z.infer<typeof Answer>;
 
 export const EMPTY_RECORD: VisitRecord = { entries: [], unsent: [] };
 
@@ -53,20 +50,20 @@ export const withEntry = ({ entries, unsent }: VisitRecord, entry: VisitEntry): 
   unsent: [...unsent, entry.id],
 });
 
-/** Two views of one record, as of this device and of the server. */
-const mergedRecord = (own: VisitRecord, theirs: readonly VisitEntry[]): VisitRecord => {
+/** What this device knows, with what the server has: that is unsent no more. */
+export function withTheirs(own: VisitRecord, theirs: readonly VisitEntry[]): VisitRecord {
   const there = new Set(theirs.map(({ id }) => id));
   return { entries: mergedEntries(own.entries, theirs), unsent: own.unsent.filter((id) => !there.has(id)) };
-};
+}
+
+/** So many entries are sent at once at most; the rest with the next look at the server. */
+const MOST_SENT = 500;
 
 /** Sends what is unsent, or asks for what others entered; null where the server is away. */
-export async function syncRecord(job: string, record: VisitRecord): Promise<Synced | null> {
+export async function syncRecord(job: string, record: VisitRecord): Promise<Answer | null> {
   const url = `/api/jobs/${job}/visit`;
-  const unsent = record.entries.filter(({ id }) => record.unsent.includes(id)).slice(0, 500);
-  const answer = await askServer(
-    url,
-    unsent.length ? { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ entries: unsent }) } : {},
-  );
+  const unsent = record.entries.filter(({ id }) => record.unsent.includes(id)).slice(0, MOST_SENT);
+  const answer = await askServer(url, unsent.length ? asJson("POST", { entries: unsent }) : {});
   const read = answer.ok ? Answer.safeParse(answer.value) : null;
-  return read?.success ? { record: mergedRecord(record, read.data.entries), revision: read.data.revision } : null;
+  return read?.success ? read.data : null;
 }
