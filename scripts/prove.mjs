@@ -16,6 +16,7 @@ const UNIT = [
   "core/cec/bus-on-paper.property.test.ts",
   "cli/spelled-rooms.test.ts",
   "demo/check.test.ts",
+  "core/plan/wiring/bounds",
   "core/plan/wiring/evaluation",
   "core/plan/wiring/search",
   "core/plan/wiring/explain",

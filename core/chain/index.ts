@@ -11,7 +11,6 @@ export { arrivalUpperBounds, bestUpperBound, type Freedom, type BoundQuestion } 
 export { picturesAsWired, screensInReach } from "./picture-reach";
 export { rowQuestions, type RowQuestions } from "./row-questions";
 export { picturesOf, type SeenContent } from "./pictures-of";
-export type { Played } from "./play";
 export { idealForms, isFull } from "./ideal";
 export { compareStreams, keptOf, type Kept } from "./quality";
 export type { Loss, Reason, ReturnLimit, UnknownFact } from "./reason";
@@ -22,7 +21,9 @@ export { makeRig, type Rig } from "./rig";
 export { returnTakers, type ReturnTakers, takesReturnsAt } from "./return-takers";
 export { compareArrivals, compareStanding, FULL_SCORE, scoreArrival, scoreStream } from "./score-arrival";
 export { arrivalsOnly, solve, solveAgain, type Solved, type SolvedUnit } from "./solve";
-export type { Stream } from "./stream";
+export { streamsOf, type Stream } from "./stream";
+export { whyNotCarry } from "./link";
+export { whyNotPlay, type Played } from "./play";
 export type { Volume } from "./volume";
 export { whileItPlays, type Meanwhile } from "./while-it-plays";
 export { soundDelays, type InputDelay, type SoundDelays } from "./sound-delay";

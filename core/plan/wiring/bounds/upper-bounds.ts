@@ -14,6 +14,7 @@ import {
   wireEffort,
   WITHOUT_PICTURE,
 } from "../evaluation";
+import { overLeads } from "./lead-bound";
 import type { PictureOn } from "./picture-on-screens";
 import { hasOwnLead, type Reach, type Wire, type WiringSpace } from "../space";
 
@@ -55,7 +56,8 @@ export type SoundsOf = (device: Device) => readonly number[];
  * @param pictureOn how much of its picture each content of a player can keep on a screen at best, in the order of its contents
  */
 export function upperBounds(space: WiringSpace, weights: Weights, pictureOn: PictureOn): UpperBounds {
-  const bounds = new Map(space.players.map((player) => [player.id, playerBound(space, weights, player, pictureOn)]));
+  const overLead = overLeads(space);
+  const bounds = new Map(space.players.map((player) => [player.id, playerBound({ space, weights, pictureOn, overLead }, player)]));
   const shares = new Map(space.players.map(({ id }) => [id, easeShare(space, id)]));
   const share = contentShare(space.job);
   const boundOf = (player: string) => present(bounds.get(player), "the bounds of a player");
@@ -65,7 +67,9 @@ export function upperBounds(space: WiringSpace, weights: Weights, pictureOn: Pic
       .flatMap((source) => source.contents.map((content) => ({ content, port: source.id })))
       .map(({ content, port }, index) => {
         const isHere = isFromScreen(space, content);
-        return { isHere, sound: reachFrom({ device: id, port }).sounds || isHere ? (sounds?.[index] ?? 1) : 0 };
+        const reach = reachFrom({ device: id, port });
+        const most = Math.min(sounds?.[index] ?? 1, reach.byLeadAlone && !isHere ? overLead(content) : 1);
+        return { isHere, sound: reach.sounds || isHere ? most : 0 };
       });
   return {
     ofPlayer: (player, plugged, kept) => boundOf(player).of(plugged, kept),
@@ -95,7 +99,15 @@ interface PlayerBound {
   readonly ofSound: (plugged: PluggedBy, kept?: Pick<KeptUpperBound, "sounds">) => number;
 }
 
-function playerBound(space: WiringSpace, weights: Weights, player: Device, pictureOn: PictureOn): PlayerBound {
+/** What the bounds of all players are made of. */
+interface BoundFacts {
+  readonly space: WiringSpace;
+  readonly weights: Weights;
+  readonly pictureOn: PictureOn;
+  readonly overLead: (content: Content) => number;
+}
+
+function playerBound({ space, weights, pictureOn, overLead }: BoundFacts, player: Device): PlayerBound {
   const share = contentShare(space.job);
   const acts = weights.ease * ACTS_SHARE * easeShare(space, player.id);
   const alone = (weights.ease * (1 - ACTS_SHARE)) / space.players.length;
@@ -105,9 +117,11 @@ function playerBound(space: WiringSpace, weights: Weights, player: Device, pictu
   const unplugged = acts - UNPLUGGED_POINTS + withoutSocket(space, weights, player);
   const soundsOf = ({ reach }: PluggedBy, looked?: Pick<KeptUpperBound, "sounds">) =>
     contents.map((content, index) => {
-      const sounds = reach.sounds || ownLead || (isFromScreen(space, content) && reach.screens.size > 0);
+      const isHere = isFromScreen(space, content) && reach.screens.size > 0;
+      if (!reach.sounds && !ownLead && !isHere) return 0;
       const seen = !content.picture || reach.screens.size > 0;
-      return sounds ? Math.min(looked?.sounds[index] ?? 1, seen ? 1 : WITHOUT_PICTURE) : 0;
+      const most = reach.byLeadAlone && !ownLead && !isHere ? overLead(content) : 1;
+      return Math.min(looked?.sounds[index] ?? 1, most, seen ? 1 : WITHOUT_PICTURE);
     });
   return {
     of: (plugged, looked) => {

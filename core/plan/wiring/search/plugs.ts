@@ -87,7 +87,7 @@ export function plugsOf(context: PlanContext, topology: Topology): Plugs {
   for (const hub of topology.hubs)
     for (const kind of inputKinds(hub, taken)) {
       const reached = reach({ device: hub.id, port: firstPort(kind) });
-      const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${[...reached.screens].join()} ${[...reached.leads].join()}`;
+      const key = `${hub.id} ${kind.ports.join()} ${String(reached.sounds)} ${String(reached.byLeadAlone)} ${[...reached.screens].join()} ${[...reached.leads].join()}`;
       const known = plugs.get(key) ?? plugsInto(context, (room ??= jobWith(space, topology.hubs, [], space.players)), hub, kind, reached);
       plugs.set(key, known);
       kinds.push(known);

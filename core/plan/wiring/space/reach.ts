@@ -10,6 +10,8 @@ export interface Reach {
   readonly screens: ReadonlySet<string>;
   /** Whether sound comes to the sound system's speakers, forward or by a return channel. */
   readonly sounds: boolean;
+  /** Whether it does so by leads for sound alone, and by no HDMI. */
+  readonly byLeadAlone: boolean;
   /** The leads for sound alone that its sound could take, by the sockets into which they lead. */
   readonly leads: ReadonlySet<string>;
 }
@@ -72,8 +74,14 @@ function reaching(space: WiringSpace, { hubs, wires, leadsFrom }: Joined): (sock
     const key = endKey(socket);
     const found = known.get(key);
     if (found) return found;
-    const { ends, leads, mayLead } = ways.from(socket, "sound");
-    const reach = { screens: ways.from(socket, "picture").ends, sounds: mayLead || ends.has(space.system.id), leads };
+    const { ends, besideLeads, leads, mayLead } = ways.from(socket, "sound");
+    const sounds = mayLead || ends.has(space.system.id);
+    const reach = {
+      screens: ways.from(socket, "picture").ends,
+      sounds,
+      byLeadAlone: sounds && !besideLeads.has(space.system.id),
+      leads,
+    };
     known.set(key, reach);
     return reach;
   };
@@ -138,7 +146,7 @@ function insides({ id, routes }: Device, kind: Kind): ReadonlyMap<string, Inside
   return found;
 }
 
-/** Where a cable leads from one of its ends. */
+/** A socket to which a cable leads, from the other end of it. */
 interface FarEnd {
   readonly device: string;
   readonly socket: string;
@@ -164,6 +172,8 @@ function endsOf(cable: Cable): readonly (readonly [string, FarEnd])[] {
 interface Followed {
   /** The devices at whose end one comes out, on the display or from the speakers. */
   readonly ends: Set<string>;
+  /** Those of them into which the way leads by something else than a lead for sound alone. */
+  readonly besideLeads: Set<string>;
   /** The leads for sound alone on them. */
   readonly leads: Set<string>;
   /** One comes to a socket from which a lead may still be laid. */
@@ -186,22 +196,23 @@ class Ways {
   }
 
   from({ device, port }: CableEnd, kind: Kind): Followed {
-    const found = { ends: new Set<string>(), leads: new Set<string>(), mayLead: false };
-    this.follow(device, endKey({ device, port }), kind, found, new Set());
+    const found = { ends: new Set<string>(), besideLeads: new Set<string>(), leads: new Set<string>(), mayLead: false };
+    this.follow({ device, socket: endKey({ device, port }), isLead: false }, kind, found, new Set());
     return found;
   }
 
-  private follow(device: string, socket: string, kind: Kind, found: Followed, seen: Set<string>): void {
+  private follow({ device, socket, isLead }: FarEnd, kind: Kind, found: Followed, seen: Set<string>): void {
     if (seen.has(socket)) return;
     seen.add(socket);
     const inside = this.insides.get(device)?.of[kind].get(socket);
     if (inside?.ends) found.ends.add(device);
+    if (inside?.ends && !isLead) found.besideLeads.add(device);
     for (const exit of inside?.exits ?? []) {
       if (this.leadsFrom?.has(exit)) found.mayLead = true;
       const next = this.far.get(exit);
       if (!next) continue;
       if (next.isLead) found.leads.add(next.socket);
-      this.follow(next.device, next.socket, kind, found, seen);
+      this.follow(next, kind, found, seen);
     }
   }
 }
