@@ -6,6 +6,7 @@ export { KeptText } from "./kept-text";
 export { LinkCord } from "./link-cord";
 export { LegendButton } from "./legend-button";
 export { DamagedRows } from "./damaged-rows";
+export { jsonOnDevice, keepOnDevice, noteOnDevice } from "./device-notes";
 export { downloadFrom } from "./download-from";
 export { EmptyPlace } from "./empty-place";
 export { CordThumbnail } from "./cord-thumbnail";

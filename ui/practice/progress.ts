@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { LEVELS } from "@/core/practice";
+import { jsonOnDevice, keepOnDevice } from "@/ui/kit";
 
 const KEY = "octachord-practice";
 
@@ -20,20 +21,12 @@ const MOST_KEPT = 500;
 
 /** What was practised on this device. What cannot be read counts as nothing. */
 export function keptProgress(): readonly Finished[] {
-  try {
-    const read = z.array(Finished).safeParse(JSON.parse(window.localStorage.getItem(KEY) ?? "[]"));
-    return read.success ? read.data : [];
-  } catch {
-    return [];
-  }
+  const read = z.array(Finished).safeParse(jsonOnDevice(KEY));
+  return read.success ? read.data : [];
 }
 
 export function keepFinished(one: Finished): readonly Finished[] {
   const all = [...keptProgress(), one].slice(-MOST_KEPT);
-  try {
-    window.localStorage.setItem(KEY, JSON.stringify(all));
-  } catch {
-    // A device that keeps nothing still practises.
-  }
+  keepOnDevice(KEY, JSON.stringify(all));
   return all;
 }

@@ -1,9 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useState } from "react";
-import { z } from "zod";
-
-const Waits = z.array(z.object({ step: z.string(), until: z.number() }));
+import { keepWaits, keptWaits, ringsBetween, withoutWait, withWait, type KeptWait } from "./waits-kept";
 
 /** A wait that runs, or is over and not yet looked at. */
 export interface Wait {
@@ -13,24 +11,15 @@ export interface Wait {
 }
 
 const TICK_MS = 500;
-const keyOf = (job: string) => `octachord-waits-${job}`;
-
-function kept(job: string): z.infer<typeof Waits> {
-  try {
-    return Waits.parse(JSON.parse(window.localStorage.getItem(keyOf(job)) ?? "[]"));
-  } catch {
-    return [];
-  }
-}
 
 /** The waits of a visit. They go by the clock, so that they go on while the screen sleeps, and over a reload; each rings once when it is over. */
 export function useWaits(job: string) {
-  const [waits, setWaits] = useState<z.infer<typeof Waits>>([]);
+  const [waits, setWaits] = useState<readonly KeptWait[]>([]);
   const [now, setNow] = useState(0);
   const keep = useCallback(
-    (next: z.infer<typeof Waits>) => {
+    (next: readonly KeptWait[]) => {
       setWaits(next);
-      window.localStorage.setItem(keyOf(job), JSON.stringify(next));
+      keepWaits(job, next);
     },
     [job],
   );
@@ -38,7 +27,7 @@ export function useWaits(job: string) {
     // What is kept is known in the browser alone.
     const first = setTimeout(() => {
       setNow(Date.now());
-      setWaits(kept(job));
+      setWaits(keptWaits(job));
     }, 0);
     return () => clearTimeout(first);
   }, [job]);
@@ -47,7 +36,7 @@ export function useWaits(job: string) {
     if (running === 0) return;
     const timer = setInterval(() => {
       const time = Date.now();
-      if (waits.some(({ until }) => until > now && until <= time)) ring();
+      if (ringsBetween(waits, now, time)) ring();
       setNow(time);
     }, TICK_MS);
     return () => clearInterval(timer);
@@ -56,11 +45,11 @@ export function useWaits(job: string) {
     (step: string, minutes: number) => {
       const time = Date.now();
       setNow(time);
-      keep([...kept(job).filter((wait) => wait.step !== step), { step, until: time + minutes * 60_000 }]);
+      keep(withWait(keptWaits(job), step, minutes, time));
     },
     [job, keep],
   );
-  const stop = useCallback((step: string) => keep(kept(job).filter((wait) => wait.step !== step)), [job, keep]);
+  const stop = useCallback((step: string) => keep(withoutWait(keptWaits(job), step)), [job, keep]);
   return { waits: waits.map(({ step, until }): Wait => ({ step, leftMs: Math.max(0, until - now) })), start, stop };
 }
 

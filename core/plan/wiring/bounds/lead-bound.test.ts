@@ -82,7 +82,7 @@ test("nothing that comes by a lead keeps more, in rooms of any kind and gear spe
         expect(soundKept(job, row)).toBeLessThanOrEqual(most(row.content) + 1e-9);
       }
     }),
-    tries(400, 20_000, 53),
+    tries(400, 10_000, 53),
   );
   // Rooms in which nothing takes a lead would show nothing.
   expect(rows).toBeGreaterThan(50);
