@@ -3,7 +3,7 @@ export { hasBond, pinnedPort } from "./bonds";
 export { choicesOf, combinations, menusOf, type SettingChoice, undecided, withSettings } from "./hub-settings";
 export { jobWith } from "./job-with";
 export { cartesianProduct, groupBy } from "./product";
-export { isSeenAlone, mayPassAsleep, type Reach, reachOf, seenAloneFrom, withoutShutWays } from "./reach";
+export { type FarEnd, isSeenAlone, type LeadsFrom, mayPassAsleep, type Reach, reachOf, seenAloneFrom, withoutShutWays } from "./reach";
 export {
   firstPort,
   hdmiOutputs,

@@ -1,11 +1,13 @@
 import { describe, expect, test } from "vitest";
 import { device, room, set } from "@/demo/room-under-test";
-import type { Job } from "@/core/job";
+import { endKey, type Job } from "@/core/job";
 import type { Topology } from "../topology";
 import { newContext, plugsOf, withPictureBounds } from "../search";
 import { spaceWith, topologyOf } from "../under-test/space-with";
 import { pictureOnScreens } from "../bounds";
+import { jobWith } from "./job-with";
 import { isSeenAlone, reachOf } from "./reach";
+import { type Wire, wiresBetween } from "./wires";
 import { PRESETS, UNPLUGGED_POINTS } from "../evaluation";
 
 const two = room([
@@ -31,6 +33,37 @@ describe("what is reached from a socket", () => {
     expect(reach({ device: "receiver", port: "hdmi-in1" })).toMatchObject({ screens: new Set(["tv", "projector"]), sounds: true });
     // A splitter hands no return on, and the screen is joined by nothing else.
     expect(reach({ device: "tv", port: "hdmi1" }).sounds).toBe(false);
+  });
+});
+
+describe("sound that comes by leads alone", () => {
+  const [tv, receiver] = [device("tv-earc", "tv"), device("receiver-72", "receiver")];
+  const converter = device("composite-to-hdmi", "converter");
+  const space = spaceWith(room([tv, receiver, device("streamer-4k", "streamer")]));
+  const jack = tv.ports.find(({ connector, direction }) => connector === "optical" && direction === "out")?.id ?? "";
+  const far = (of: string, port: string) => ({ device: of, socket: endKey({ device: of, port }), isLead: true });
+  const openTo = (...ends: readonly ReturnType<typeof far>[]) => new Map([[endKey({ device: "tv", port: jack }), ends]]);
+  const wire = (from: string, to: string) => {
+    const [[device = "", port = ""], [into = "", input = ""]] = [from.split(" "), to.split(" ")];
+    const [first] = wiresBetween(space, jobWith(space, [tv, receiver, converter], []), { device, port }, { device: into, port: input });
+    if (!first) throw new Error(`no wire from ${from} to ${to}`);
+    return first;
+  };
+  const reached = (wires: readonly Wire[], leadsFrom: ReturnType<typeof openTo> = new Map()) =>
+    reachOf(space, { hubs: [tv, receiver, converter], wires, leadsFrom })({ device: "tv", port: "hdmi1" });
+
+  test("is told from what comes by a return, laid or open", () => {
+    const optical = wire(`tv ${jack}`, "receiver optical-in1");
+    expect(reached([])).toMatchObject({ sounds: false, byLeadAlone: false });
+    expect(reached([optical])).toMatchObject({ sounds: true, byLeadAlone: true });
+    expect(reached([], openTo(far("receiver", "optical-in1")))).toMatchObject({ sounds: true, byLeadAlone: true });
+    const byReturn = wire("receiver hdmi-out", "tv hdmi3");
+    expect(reached([optical, byReturn])).toMatchObject({ sounds: true, byLeadAlone: false });
+  });
+
+  test("is not what a box takes by a lead and hands on by HDMI: it may have decoded what the sound system could not", () => {
+    const onwards = wire("converter hdmi-out", "receiver hdmi-in1");
+    expect(reached([onwards], openTo(far("converter", "audio-in")))).toMatchObject({ sounds: true, byLeadAlone: false });
   });
 });
 

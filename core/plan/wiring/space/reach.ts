@@ -49,12 +49,15 @@ export function seenAloneFrom(
 export const mayPassAsleep = (system: Device): boolean =>
   passesAsleep(system, "planned") === true || system.settings.some(({ key, options }) => key === PASS_SETTING && options.includes("on"));
 
+/** By sockets, into which others leads for sound alone may still be laid from there. */
+export type LeadsFrom = ReadonlyMap<string, readonly FarEnd[]>;
+
 /** Hubs with the wires between them. */
 interface Joined {
   readonly hubs: readonly Device[];
   readonly wires: readonly Wire[];
-  /** The sockets from which a lead to the sound system may still be laid; its sound is then taken to come there. Left out: none. */
-  readonly leadsFrom?: ReadonlySet<string>;
+  /** By their outputs, where leads for sound may still be laid: each is taken to lie. Left out: none. */
+  readonly leadsFrom?: LeadsFrom;
 }
 
 /** Hubs and wires are never changed in place, so what is reached of them is computed once. */
@@ -74,8 +77,8 @@ function reaching(space: WiringSpace, { hubs, wires, leadsFrom }: Joined): (sock
     const key = endKey(socket);
     const found = known.get(key);
     if (found) return found;
-    const { ends, besideLeads, leads, mayLead } = ways.from(socket, "sound");
-    const sounds = mayLead || ends.has(space.system.id);
+    const { ends, besideLeads, leads } = ways.from(socket, "sound");
+    const sounds = ends.has(space.system.id);
     const reach = {
       screens: ways.from(socket, "picture").ends,
       sounds,
@@ -147,7 +150,7 @@ function insides({ id, routes }: Device, kind: Kind): ReadonlyMap<string, Inside
 }
 
 /** A socket to which a cable leads, from the other end of it. */
-interface FarEnd {
+export interface FarEnd {
   readonly device: string;
   readonly socket: string;
   readonly isLead: boolean;
@@ -174,10 +177,8 @@ interface Followed {
   readonly ends: Set<string>;
   /** Those of them into which the way leads by something else than a lead for sound alone. */
   readonly besideLeads: Set<string>;
-  /** The leads for sound alone on them. */
+  /** The leads for sound alone on them, of those that lie. */
   readonly leads: Set<string>;
-  /** One comes to a socket from which a lead may still be laid. */
-  mayLead: boolean;
 }
 
 /** The ways through devices and the cables between them. */
@@ -185,18 +186,17 @@ class Ways {
   private readonly insides: ReadonlyMap<string, Insides>;
   private readonly far: ReadonlyMap<string, FarEnd>;
 
-  /** @param leadsFrom the sockets from which a lead may still be laid */
   constructor(
     devices: readonly Device[],
     cables: readonly Cable[],
-    private readonly leadsFrom?: ReadonlySet<string>,
+    private readonly leadsFrom?: LeadsFrom,
   ) {
     this.insides = new Map(devices.map((device) => [device.id, insidesOf(device)]));
     this.far = new Map(cables.flatMap(endsOf));
   }
 
   from({ device, port }: CableEnd, kind: Kind): Followed {
-    const found = { ends: new Set<string>(), besideLeads: new Set<string>(), leads: new Set<string>(), mayLead: false };
+    const found = { ends: new Set<string>(), besideLeads: new Set<string>(), leads: new Set<string>() };
     this.follow({ device, socket: endKey({ device, port }), isLead: false }, kind, found, new Set());
     return found;
   }
@@ -208,7 +208,7 @@ class Ways {
     if (inside?.ends) found.ends.add(device);
     if (inside?.ends && !isLead) found.besideLeads.add(device);
     for (const exit of inside?.exits ?? []) {
-      if (this.leadsFrom?.has(exit)) found.mayLead = true;
+      for (const open of this.leadsFrom?.get(exit) ?? []) this.follow(open, kind, found, seen);
       const next = this.far.get(exit);
       if (!next) continue;
       if (next.isLead) found.leads.add(next.socket);

@@ -2,7 +2,17 @@ import type { Device, Port } from "@/core/device";
 import { endKey, runBetween } from "@/core/job";
 import { isSwitchBox } from "./switch-box";
 import { isForbidden, SOUND_LEADS, THROUGH_AIR } from "./leads";
-import { firstPort, type BoxAtHand, hdmiOutputs, inputKinds, NO_SOCKETS, reachOf, type Wire, type WiringSpace } from "../space";
+import {
+  firstPort,
+  type BoxAtHand,
+  hdmiOutputs,
+  inputKinds,
+  type LeadsFrom,
+  NO_SOCKETS,
+  reachOf,
+  type Wire,
+  type WiringSpace,
+} from "../space";
 
 /**
  * No box, each box, and where there are several screens pairs of which one shares the picture out. Where one screen alone is in use at a time
@@ -64,12 +74,12 @@ function outputsNeeded(device: Device): number {
   return least;
 }
 
-/** Boxes and hubs as they are joined, and the sockets from which a lead for sound may still be laid. */
+/** Boxes and hubs as they are joined, and the leads for sound that may still be laid. */
 interface JoinedBoxes {
   readonly hubs: readonly Device[];
   readonly boxes: readonly BoxAtHand[];
   readonly wires: readonly Wire[];
-  readonly leadsFrom?: ReadonlySet<string>;
+  readonly leadsFrom?: LeadsFrom;
 }
 
 /** Every box does something, or may once its leads are laid: something goes in, and what it is there for goes out. */

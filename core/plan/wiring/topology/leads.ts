@@ -1,7 +1,7 @@
 import { classesJoining, type CableClass } from "@/core/facts";
 import type { Device, Port } from "@/core/device";
 import { endKey, runBetween, type CableEnd, type Job } from "@/core/job";
-import { isTaken, isUnchanged, takenBy, type Wire, wiresBetween, type WiringSpace } from "../space";
+import { type FarEnd, isTaken, isUnchanged, type LeadsFrom, takenBy, type Wire, wiresBetween, type WiringSpace } from "../space";
 
 /** Sockets that carry sound alone. */
 export const SOUND_LEADS: ReadonlySet<string> = new Set(["optical", "coaxial", "rca", "minijack"]);
@@ -19,6 +19,7 @@ export const isForbidden = (job: Job, a: string, b: string): boolean => a !== b 
 interface Possible {
   readonly from: CableEnd;
   readonly to: CableEnd;
+  readonly far: FarEnd;
   /** Leads with the same words differ only in which of some equal sockets they lead into. */
   readonly likeness: string;
   readonly wires: readonly Wire[];
@@ -32,8 +33,8 @@ interface FromHub {
 
 /** The leads for sound that are still open. */
 export interface OpenLeads {
-  /** The sockets from which one may be laid to the sound system, straight or through a box. */
-  readonly leadsFrom: ReadonlySet<string>;
+  /** By their outputs: those to the sound system, straight or through a box. */
+  readonly leadsFrom: LeadsFrom;
   /** Those that are there now and may stay. */
   readonly leadsThere: readonly Wire[];
 }
@@ -69,7 +70,7 @@ export class Leads {
     );
     const leads = [...intoSystem, ...intoBoxes].flatMap((from) => from.leads);
     return {
-      leadsFrom: new Set(leads.map(({ from }) => endKey(from))),
+      leadsFrom: openFrom(leads),
       leadsThere: leads.flatMap((lead) => lead.wires.filter(isUnchanged)),
     };
   }
@@ -127,8 +128,25 @@ export class Leads {
       { device: hub.id, port: port.id },
       { device: target.id, port: input.id },
     ];
-    return [{ from, to, likeness: `${port.id} ${input.connector}`, wires: wiresBetween(this.space, this.room, from, to) }];
+    return [
+      {
+        from,
+        to,
+        far: { device: target.id, socket: endKey(to), isLead: true },
+        likeness: `${port.id} ${input.connector}`,
+        wires: wiresBetween(this.space, this.room, from, to),
+      },
+    ];
   }
+}
+
+function openFrom(leads: readonly Possible[]): LeadsFrom {
+  const open = new Map<string, FarEnd[]>();
+  for (const { from, far } of leads) {
+    const key = endKey(from);
+    open.set(key, [...(open.get(key) ?? []), far]);
+  }
+  return open;
 }
 
 /** What leads into a device by HDMI already needs no lead beside that, nor does a box from whose return socket it takes sound. */
