@@ -162,9 +162,9 @@ describe("the value of a setting that names a socket", () => {
     expect(settingValueIn(loft, "television", "input-sound", "on")).toBe("on at all of them");
     const selector = fromShelfOrThrow("switch-3x1", { id: "selector" });
     expect(settingValue(selector, "input-select", "hdmi-in2")).toBe("“IN 2”");
-    expect(commandWords(loft, { kind: "set-setting", device: "television", setting: "input-sound", state: "planned", value: "hdmi2" })).toBe(
-      "Sound of the HDMI inputs at Television: off at “HDMI 2”",
-    );
+    expect(
+      commandWords(loft, { kind: "set-setting", device: "television", setting: "input-sound", state: "planned", value: "hdmi2" }),
+    ).toBe("Sound of the HDMI inputs at Television: off at “HDMI 2”");
   });
 
   test("is never the id by which the program knows it, at any device of the shelf", () => {
