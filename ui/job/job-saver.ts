@@ -165,8 +165,7 @@ export function startSaving(store: JobStore, drafts: Drafts = draftsOf(store.get
         saving();
       },
       isStopped: () => stopped,
-    });
-    busy = false;
+    }).finally(() => (busy = false));
     if (!taken) return;
     // Only now is all of it here: until then a page that goes leaves it where it was.
     takenOver.push(...taken.pages);
