@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { Job, type Command } from "@/core/job";
-import { asJson } from "@/ui/kit";
+import { asJson, outlivingItsPage } from "@/ui/kit";
 
 /** A job as the server has it. */
 export const Envelope = z.object({ revision: z.number(), updatedAt: z.string(), document: Job });
@@ -26,7 +26,7 @@ export interface JobServer {
 export function serverOf(id: string): JobServer {
   const url = `/api/jobs/${id}`;
   return {
-    put: (save) => fetch(url, asJson("PUT", save)),
+    put: (save) => fetch(url, outlivingItsPage(asJson("PUT", save))),
     fetched: async () => {
       const response = await fetch(url);
       return response.ok ? Envelope.parse(await response.json()) : null;

@@ -1,9 +1,13 @@
-/** Browsers send so much of what a page that is closing leaves on its way, in bytes. */
+/** A request with a body of JSON. */
+export function asJson(method: "POST" | "PUT" | "PATCH", value: unknown) {
+  return { method, body: JSON.stringify(value), headers: { "Content-Type": "application/json" } } as const;
+}
+
+/** Of all that is on its way from pages that are closing a browser sends 64 KiB at most, and refuses what is beyond. Source: Fetch §4.6. */
 const MOST_KEPT_ALIVE = 60_000;
 
-/** A request with a body of JSON. A page that is closing still sends it, unless it is too long for that. */
-export function asJson(method: "POST" | "PUT" | "PATCH", value: unknown): RequestInit {
-  const body = JSON.stringify(value);
-  const isShort = new Blob([body]).size < MOST_KEPT_ALIVE;
-  return { method, body, headers: { "Content-Type": "application/json" }, keepalive: isShort };
-}
+/** The same, sent even where its page is closing just then, unless it is too long for that. Only for what is tried again where it fails. */
+export const outlivingItsPage = <Request extends { readonly body: string }>(request: Request) => ({
+  ...request,
+  keepalive: new Blob([request.body]).size < MOST_KEPT_ALIVE,
+});

@@ -1,4 +1,4 @@
-export { asJson } from "./as-json";
+export { asJson, outlivingItsPage } from "./as-json";
 export { askServer } from "./ask-server";
 export { Choice } from "./choice";
 export { CordView } from "./cord";

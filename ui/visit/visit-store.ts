@@ -2,7 +2,7 @@ import { createStore, get, update, type UseStore } from "idb-keyval";
 import { z } from "zod";
 import { VisitEntry } from "@/core/job";
 import { mergedEntries } from "@/core/visit";
-import { asJson, askServer } from "@/ui/kit";
+import { asJson, askServer, outlivingItsPage } from "@/ui/kit";
 
 const Kept = z.object({ entries: z.array(VisitEntry), unsent: z.array(z.uuid()) });
 const Answer = z.object({ entries: z.array(VisitEntry), revision: z.number() });
@@ -63,7 +63,7 @@ const MOST_SENT = 500;
 export async function syncRecord(job: string, record: VisitRecord): Promise<Answer | null> {
   const url = `/api/jobs/${job}/visit`;
   const unsent = record.entries.filter(({ id }) => record.unsent.includes(id)).slice(0, MOST_SENT);
-  const answer = await askServer(url, unsent.length ? asJson("POST", { entries: unsent }) : {});
+  const answer = await askServer(url, unsent.length ? outlivingItsPage(asJson("POST", { entries: unsent })) : {});
   const read = answer.ok ? Answer.safeParse(answer.value) : null;
   return read?.success ? read.data : null;
 }
