@@ -251,7 +251,7 @@ export const SETTINGS = [
     usual: "on",
     name: "Sound of the HDMI inputs",
     lookIn: "sound or HDMI setup, then audio input for each socket",
-    options: [{ value: "on", label: "on at all of them" }],
+    options: [{ value: "on", label: "on for all" }],
     also: "sockets",
   },
   {
@@ -326,5 +326,5 @@ export function optionLabel(key: SettingKey, value: string, print: (socket: stri
   const known = options.find((option) => option.value === value)?.label;
   if (known !== undefined) return known;
   if (also === "milliseconds") return `${value}\u2009ms`;
-  return key === "input-sound" ? `off at ${print(value)}` : print(value);
+  return key === "input-sound" ? `off for ${print(value)}` : print(value);
 }

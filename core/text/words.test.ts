@@ -158,13 +158,13 @@ test("what a device hands on is told route by route", () => {
 
 describe("the value of a setting that names a socket", () => {
   test("is the print at that socket, as a person finds it on the back plate", () => {
-    expect(settingValueIn(loft, "television", "input-sound", "hdmi2")).toBe("off at “HDMI 2”");
-    expect(settingValueIn(loft, "television", "input-sound", "on")).toBe("on at all of them");
+    expect(settingValueIn(loft, "television", "input-sound", "hdmi2")).toBe("off for “HDMI 2”");
+    expect(settingValueIn(loft, "television", "input-sound", "on")).toBe("on for all");
     const selector = fromShelfOrThrow("switch-3x1", { id: "selector" });
     expect(settingValue(selector, "input-select", "hdmi-in2")).toBe("“IN 2”");
     expect(
       commandWords(loft, { kind: "set-setting", device: "television", setting: "input-sound", state: "planned", value: "hdmi2" }),
-    ).toBe("Sound of the HDMI inputs at Television: off at “HDMI 2”");
+    ).toBe("Sound of the HDMI inputs at Television: off for “HDMI 2”");
   });
 
   test("is never the id by which the program knows it, at any device of the shelf", () => {
