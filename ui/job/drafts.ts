@@ -76,7 +76,7 @@ export function draftsOf(job: string): Drafts {
   const ended = new AbortController();
   const awaited = new Set<string>();
   const taken = new Set<string>();
-  /** Takes the place of another page; of one that is still there it is told, once, when it could. */
+  /** Takes the place of another page; where that is still there, what is given is called, once, as soon as it could. */
   const takePlace = async (other: string, whenMore: () => void): Promise<void> => {
     if (awaited.has(other)) return;
     awaited.add(other);
@@ -104,7 +104,9 @@ export function draftsOf(job: string): Drafts {
       }),
     left: (whenMore) =>
       quietly(async () => {
-        await Promise.all((await ofOthers()).map((draft) => takePlace(draft.page, whenMore)));
+        const before = await ofOthers();
+        if (before.length === 0) return [];
+        await Promise.all(before.map((draft) => takePlace(draft.page, whenMore)));
         // Only what it holds at its end counts: it may have saved until then.
         return (await ofOthers()).filter((draft) => taken.has(draft.page));
       }, []),

@@ -327,7 +327,7 @@ describe("what several pages left", () => {
     return () => more();
   }
 
-  test("is told in one sentence, and nothing is said to be saved until all of it is", async () => {
+  test("comes with one sentence, and nothing is said to be saved until all of it is", async () => {
     let answer: () => void = () => undefined;
     replies.push(taken, (save) => new Promise((resolve) => (answer = () => resolve(taken(save)))));
     openWith([leftBy("1", "First"), leftBy("2", "Second")]);

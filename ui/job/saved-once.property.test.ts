@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { applyCommand, emptyJob, type Command, type Job } from "@/core/job";
+import { someWays, type Way } from "@/demo/lossy-network-under-test";
 import { tries } from "@/demo/tries-under-test";
 import type { Draft } from "./drafts";
 import { startSaving } from "./job-saver";
@@ -12,15 +13,12 @@ interface Sent {
   readonly commands: readonly Command[];
 }
 
-/** What becomes of a save on its way: it is answered, never comes, or comes and its answer is lost. */
-type Way = "answered" | "never comes" | "answer lost";
 /** What happens, in one of two windows of the job. */
 type Step =
   | { readonly do: "edit" | "load again" | "close"; readonly at: number }
   | { readonly do: "wait"; readonly ms: number }
   | { readonly do: "ways"; readonly ways: readonly Way[] };
 
-const way = fc.constantFrom<Way>("answered", "never comes", "answer lost");
 const WINDOWS = 2;
 const at = fc.nat({ max: WINDOWS - 1 });
 const step: fc.Arbitrary<Step> = fc.oneof(
@@ -28,7 +26,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   { weight: 3, arbitrary: fc.constantFrom(0, 1, 100, 260, 2000).map((ms): Step => ({ do: "wait", ms })) },
   { weight: 2, arbitrary: at.map((one): Step => ({ do: "load again", at: one })) },
   { weight: 1, arbitrary: at.map((one): Step => ({ do: "close", at: one })) },
-  { weight: 2, arbitrary: fc.array(way, { minLength: 1, maxLength: 4 }).map((ways): Step => ({ do: "ways", ways })) },
+  { weight: 2, arbitrary: someWays.map((ways): Step => ({ do: "ways", ways })) },
 );
 
 const AT = "2026-11-24T10:00:00Z";

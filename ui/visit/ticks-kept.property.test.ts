@@ -2,12 +2,11 @@ import fc from "fast-check";
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { VisitEntry } from "@/core/job";
 import { mergedEntries } from "@/core/visit";
+import { someWays, type Way } from "@/demo/lossy-network-under-test";
 import { tries } from "@/demo/tries-under-test";
 import { bothKept, EMPTY_RECORD, type VisitRecord } from "./visit-store";
 import { startVisit, type VisitSync } from "./visit-sync";
 
-/** What becomes of a request on its way: it is answered, never comes, or comes and its answer is lost. */
-type Way = "answered" | "never comes" | "answer lost";
 /** What happens, at one of the places where the visit is open. */
 type Step =
   | { readonly do: "tick" | "load again" | "close"; readonly at: number }
@@ -17,13 +16,12 @@ type Step =
 /** Two windows of a phone, and a laptop: the device of each place. */
 const PLACES = ["phone", "phone", "laptop"] as const;
 const at = fc.nat({ max: PLACES.length - 1 });
-const way = fc.constantFrom<Way>("answered", "never comes", "answer lost");
 const step: fc.Arbitrary<Step> = fc.oneof(
   { weight: 4, arbitrary: at.map((one): Step => ({ do: "tick", at: one })) },
   { weight: 3, arbitrary: fc.constantFrom(0, 1, 30, 90, 8100).map((ms): Step => ({ do: "wait", ms })) },
   { weight: 2, arbitrary: at.map((one): Step => ({ do: "load again", at: one })) },
   { weight: 1, arbitrary: at.map((one): Step => ({ do: "close", at: one })) },
-  { weight: 2, arbitrary: fc.array(way, { minLength: 1, maxLength: 4 }).map((ways): Step => ({ do: "ways", ways })) },
+  { weight: 2, arbitrary: someWays.map((ways): Step => ({ do: "ways", ways })) },
 );
 
 /** A page of the visit: what it shows, and whether it says that all of it is known. */

@@ -4,7 +4,7 @@ import { EMPTY_RECORD, keepRecord, keptRecord, syncRecord, withEntry, withTheirs
 /** Others may tick on another device; their ticks are fetched so often while the page is open. */
 const EVERY_MS = 8000;
 
-/** Who is told of the record of a job's visits. */
+/** Who hears of the record of a job's visits. */
 export interface VisitListener {
   /** The record as this page knows it now. */
   readonly onRecord: (record: VisitRecord) => void;

@@ -1,14 +1,23 @@
-import { idealForms, isFull, keptOf, streamsOf, whyNotCarry, whyNotPlay, type Stream } from "@/core/chain";
+import { streamsOf, whyNotCarry, whyNotPlay, type Stream } from "@/core/chain";
 import type { Content } from "@/core/device";
 import { bedOfAtMost, classesJoining, codingFact, CODING_IDS, CONNECTORS, smallerBed, type Bed, type LinkKind } from "@/core/facts";
-import { soundKept } from "../evaluation";
 import type { WiringSpace } from "../space";
+import { mostKeptOf } from "./sound-bound";
+
+/** A space is never changed in place, so each of its contents is bounded once. */
+const remembered = new WeakMap<WiringSpace, (content: Content) => number>();
 
 /**
  * How much of its sound a content keeps at most, 0 to 1, where nothing but a lead for sound alone leads into the sound system: the best
  * of all that such a lead carries and the system plays, as if every player could make it.
  */
 export function overLeads(space: WiringSpace): (content: Content) => number {
+  const asked = remembered.get(space) ?? bounding(space);
+  remembered.set(space, asked);
+  return asked;
+}
+
+function bounding(space: WiringSpace): (content: Content) => number {
   const links = leadLinks(space);
   const known = new Map<Content, number>();
   return (content) => {
@@ -25,17 +34,13 @@ const leadLinks = ({ system }: WiringSpace): readonly LinkKind[] => {
   return joined.flatMap(({ link }) => link ?? []);
 };
 
-function mostOver({ job, system }: WiringSpace, links: readonly LinkKind[], content: Content): number {
+function mostOver(space: WiringSpace, links: readonly LinkKind[], content: Content): number {
+  const { system } = space;
   // Nobody knows what it decodes.
   if (system.decodes === null) return 1;
-  const best = idealForms(content, system)[0] ?? null;
-  return streamsOf(content)
-    .flatMap((track) => CODING_IDS.map((coding): Stream => atBestAs(track, coding)))
-    .filter((form) => whyNotPlay(form, system) === null && links.some((link) => whyNotCarry(form, link, []) === null))
-    .reduce((most, form) => {
-      const verdict = isFull(form, content, system) ? "full" : "reduced";
-      return Math.max(most, soundKept(job, { verdict, kept: keptOf(form, best, system) }));
-    }, 0);
+  const forms = streamsOf(content).flatMap((track) => CODING_IDS.map((coding): Stream => atBestAs(track, coding)));
+  const crossing = forms.filter((form) => whyNotPlay(form, system) === null && links.some((link) => whyNotCarry(form, link, []) === null));
+  return mostKeptOf(space, content, crossing);
 }
 
 /** A track in a coding at its best: its own as it is, another with as many channels as that holds, no coding too many, lossless where it can be. */

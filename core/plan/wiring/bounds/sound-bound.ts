@@ -1,5 +1,5 @@
-import { idealForms, isFull, keptOf, arrivalUpperBounds, type Rig } from "@/core/chain";
-import type { Device } from "@/core/device";
+import { idealForms, isFull, keptOf, arrivalUpperBounds, type Rig, type Stream } from "@/core/chain";
+import type { Content, Device } from "@/core/device";
 import { isFromScreen } from "./upper-bounds";
 import type { WiringSpace } from "../space";
 import { soundKept } from "../evaluation";
@@ -16,14 +16,18 @@ export function soundUpperBound(space: WiringSpace, rig: Rig, device: Device): r
   return device.sources.flatMap((source) =>
     source.contents.map((content) => {
       if (isFromScreen(space, content)) return 1;
-      const best = idealForms(content, system)[0] ?? null;
-      const streams = arrivalUpperBounds(rig, { player: device, source: source.id, content, system, freedom: AS_WIRED });
-      return Math.max(
-        0,
-        ...streams.map((arrives) =>
-          soundKept(rig.job, { verdict: isFull(arrives, content, system) ? "full" : "reduced", kept: keptOf(arrives, best, system) }),
-        ),
-      );
+      return mostKeptOf(space, content, arrivalUpperBounds(rig, { player: device, source: source.id, content, system, freedom: AS_WIRED }));
     }),
+  );
+}
+
+/** How much of its sound a content keeps by the best of these streams, 0 to 1; nothing by none. */
+export function mostKeptOf({ job, system }: WiringSpace, content: Content, streams: readonly Stream[]): number {
+  const best = idealForms(content, system)[0] ?? null;
+  return Math.max(
+    0,
+    ...streams.map((arrives) =>
+      soundKept(job, { verdict: isFull(arrives, content, system) ? "full" : "reduced", kept: keptOf(arrives, best, system) }),
+    ),
   );
 }

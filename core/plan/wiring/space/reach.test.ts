@@ -52,7 +52,7 @@ describe("sound that comes by leads alone", () => {
   const reached = (wires: readonly Wire[], leadsFrom: ReturnType<typeof openTo> = new Map()) =>
     reachOf(space, { hubs: [tv, receiver, converter], wires, leadsFrom })({ device: "tv", port: "hdmi1" });
 
-  test("is told from what comes by a return, laid or open", () => {
+  test("is another thing than what comes by a return, laid or open", () => {
     const optical = wire(`tv ${jack}`, "receiver optical-in1");
     expect(reached([])).toMatchObject({ sounds: false, byLeadAlone: false });
     expect(reached([optical])).toMatchObject({ sounds: true, byLeadAlone: true });
