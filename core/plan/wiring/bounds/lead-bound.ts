@@ -2,7 +2,7 @@ import { streamsOf, whyNotCarry, whyNotPlay, type Stream } from "@/core/chain";
 import type { Content } from "@/core/device";
 import { bedOfAtMost, classesJoining, codingFact, CODING_IDS, CONNECTORS, smallerBed, type Bed, type LinkKind } from "@/core/facts";
 import type { WiringSpace } from "../space";
-import { mostKeptOf } from "./sound-bound";
+import { mostKeptOf } from "./kept-sound";
 
 /** A space is never changed in place, so each of its contents is bounded once. */
 const remembered = new WeakMap<WiringSpace, (content: Content) => number>();
