@@ -1,4 +1,5 @@
 import type { Arrival } from "@/core/chain";
+import { obeysVolumeKeys } from "@/core/device";
 import { isBelow, ROOT } from "./address";
 import { isPlayer, type Station } from "./station";
 
@@ -95,9 +96,12 @@ export function shownDevice({ screen, stations }: Cast): string | undefined {
 export function volumeOwner(ways: ReadonlyMap<string, SoundWay>, cast: Cast): string | null {
   const { screen } = cast;
   if (!screen || screen.power !== "on") return null;
-  if (!screen.systemAudio) return soundingOf(ways, cast) === "screen" ? screen.nature.device : null;
+  if (!screen.systemAudio) {
+    const sounding = soundingOf(ways, cast);
+    if (sounding === "screen") return screen.nature.device;
+    // A screen that keeps its keys to itself sends none by infrared either.
+    return sounding === "system" && screen.nature.playsElsewhere ? screen.nature.infraredTo : null;
+  }
   const taker = returnTaker(cast);
-  const foreign = taker?.nature.quirks.has("ignores-foreign-keys") && taker.nature.maker !== screen.nature.maker;
-  const moves = taker?.power === "on" && taker.nature.takesVolume && !taker.nature.quirks.has("volume-by-remote-only") && !foreign;
-  return moves ? taker.nature.device : null;
+  return taker?.power === "on" && obeysVolumeKeys(taker.nature, screen.nature.maker) ? taker.nature.device : null;
 }

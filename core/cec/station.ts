@@ -1,5 +1,5 @@
 import { UNREGISTERED, type CecKind } from "@/core/facts";
-import type { Device, Quirk } from "@/core/device";
+import type { Device, VolumeKeyTaker } from "@/core/device";
 import type { PhysicalAddress } from "./address";
 import type { Message } from "./message";
 
@@ -9,7 +9,7 @@ export const isPlayer = (kind: CecKind): boolean => kind === "playback" || kind 
 export type Power = "on" | "standby" | "waking";
 
 /** What never changes of a device while an act runs. */
-export interface Nature {
+export interface Nature extends VolumeKeyTaker {
   readonly device: string;
   readonly kind: CecKind;
   readonly wire: number;
@@ -23,8 +23,6 @@ export interface Nature {
   readonly wakeMs: number;
   /** It has neither a remote nor a control wire, so it is left on. */
   readonly leftOn: boolean;
-  readonly quirks: ReadonlySet<Quirk>;
-  readonly maker: string;
   readonly version: Device["control"]["version"];
   /** The screen that must be awake before it reads where it is; null: it always knows. */
   readonly placedBy: string | null;
@@ -37,8 +35,6 @@ export interface Nature {
   readonly hasSpeakers: boolean;
   /** It hands the picture of its inputs on while it sleeps. */
   readonly passesAsleep: boolean;
-  /** Loudness over the bus moves it. */
-  readonly takesVolume: boolean;
   /** A screen: the sound system that hears its volume keys by infrared; null: none does. */
   readonly infraredTo: string | null;
   /** The return channel between it and its partner, as far as sockets, wires and switches allow. */

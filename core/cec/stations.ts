@@ -1,6 +1,6 @@
 import type { CecKind } from "@/core/facts";
 import { makeRig, returnChannel, solve, type Question, type Rig, type Solved } from "@/core/chain";
-import { effectiveSetting, hearsVolumeByInfrared, passesAsleep, type Device, type SettingState } from "@/core/device";
+import { effectiveSetting, hearsVolumeByInfrared, passesAsleep, volumeKeyTaker, type Device, type SettingState } from "@/core/device";
 import { asItStands, chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { childAddress, NOWHERE, placeInTree } from "./address";
 import { claimAddresses, type Claims } from "./claims";
@@ -126,13 +126,11 @@ function natureOf(device: Device, node: BusNode, logical: number | null, { syste
     inputs: node.inputs.map((_, index) => (node.address === NOWHERE ? null : childAddress(node.address, index + 1))),
     leftOn: false,
     wakeMs: device.control.wakeMs ?? WAKE_MS[node.kind],
-    quirks: new Set(device.control.quirks),
     version: node.version,
     placedBy: node.placedBy,
-    maker: device.maker,
     ...asItIsSet(device, node.kind, state),
     hasSpeakers: device.speakers !== null,
-    takesVolume: device.volume === "cec" || device.volume === "remote-and-cec",
+    ...volumeKeyTaker(device),
     infraredTo: system && device.role === "screen" && hearsVolumeByInfrared(device, system) ? system.id : null,
     returnLink: returns.get(device.id) ?? "none",
   };

@@ -1,5 +1,5 @@
 import type { CecKind } from "@/core/facts";
-import { effectiveSetting, hasReturn, type Device, type SettingState } from "@/core/device";
+import { busKind, effectiveSetting, joinsControlAt, type Device, type SettingState } from "@/core/device";
 import { cableAt, findDevice, type Cable, type CableEnd, type Job } from "@/core/job";
 import { childAddress, NOWHERE, ROOT, type PhysicalAddress } from "./address";
 
@@ -67,43 +67,16 @@ export function networkOf(job: Job, state: SettingState = "planned"): Network {
 export const takesPart = (device: Device, state: SettingState = "planned"): boolean =>
   device.speaksCec && effectiveSetting(device, "cec", state) !== "off";
 
-/**
- * What a device is on the bus; null where it holds no address: a plain box only passes the wire on, or not. One that takes the screen's
- * return channel answers as the sound system, for an amplifier that cannot.
- */
-export function kindOf(device: Device, state: SettingState = "planned"): CecKind | null {
-  const { control, role, sources, display } = device;
-  if (control.kind) return control.kind;
-  switch (role) {
-    case "screen":
-      return display ? "tv" : null;
-    case "sound":
-      return "audio";
-    case "player":
-      return sources.length > 0 && sources.every(({ kind }) => kind === "tuner") ? "tuner" : "playback";
-    case "box":
-      return takesReturn(device, state) ? "audio" : null;
-  }
-}
-
-/** A box's output that takes the return channel, with the switches set for it. */
-const takesReturn = (device: Device, state: SettingState): boolean =>
-  device.ports.some(
-    (port) =>
-      port.direction === "out" &&
-      hasReturn(port) &&
-      port.returnOpens.every((one) => !("setting" in one) || effectiveSetting(device, one.setting, state) === one.value),
-  );
+/** What a device is on the bus in one state of its settings; null where it holds no address. */
+export const kindOf = (device: Device, state: SettingState = "planned"): CecKind | null =>
+  busKind(device, (key) => effectiveSetting(device, key, state));
 
 const hdmiPorts = (device: Device) => device.ports.filter(({ connector }) => connector === "hdmi");
 const inputsOf = (device: Device): readonly string[] => hdmiPorts(device).flatMap(({ id, direction }) => (direction === "in" ? [id] : []));
 
-const joinedAt = ({ speaksCec, control: { joins } }: Device, port: string): boolean =>
-  speaksCec && (joins === null || joins.includes(port));
-
 /** The socket by which a device is connected to its wire: the plugged output that joins it, else the first plugged input, else any. */
 function mainSocket(job: Job, device: Device): string | undefined {
-  const ports = hdmiPorts(device).filter(({ id }) => joinedAt(device, id) || !device.speaksCec);
+  const ports = hdmiPorts(device).filter(({ id }) => joinsControlAt(device, id) || !device.speaksCec);
   const plugged = ports.filter(({ id }) => cableAt(job, { device: device.id, port: id }));
   return (plugged.find(({ direction }) => direction === "out") ?? plugged[0] ?? ports[0])?.id;
 }
@@ -150,7 +123,7 @@ const inside = new WeakMap<Device, ReadonlyMap<string, string>>();
 function piecesOf(device: Device): ReadonlyMap<string, string> {
   const known = inside.get(device);
   if (known) return known;
-  const pieces = new Map(hdmiPorts(device).map(({ id }) => [id, joinedAt(device, id) ? device.id : `${device.id} ${id}`]));
+  const pieces = new Map(hdmiPorts(device).map(({ id }) => [id, joinsControlAt(device, id) ? device.id : `${device.id} ${id}`]));
   inside.set(device, pieces);
   return pieces;
 }
@@ -182,7 +155,7 @@ function upwards(job: Job, device: Device, before: ReadonlySet<string> = NONE_BE
     const root = rootOf(job, cable.to.device, met);
     return root === null ? [] : [{ cable, display: job.devices.findIndex(({ id }) => id === root) }];
   });
-  const isJoined = ({ from }: Cable) => joinedAt(device, from.port);
+  const isJoined = ({ from }: Cable) => joinsControlAt(device, from.port);
   const onWire = shown.find(({ cable }) => isJoined(cable)) ?? shown.toSorted((a, b) => a.display - b.display)[0];
   return onWire?.cable ?? plugged.find(isJoined) ?? plugged[0];
 }
@@ -238,7 +211,7 @@ function cutsOf(job: Job): readonly Cut[] {
       const sockets = plugged(device);
       if (sockets.length < 2) return [];
       if (!device.speaksCec) return [{ at: "device", device: device.id }];
-      return sockets.flatMap(({ id }): Cut[] => (joinedAt(device, id) ? [] : [{ at: "socket", device: device.id, port: id }]));
+      return sockets.flatMap(({ id }): Cut[] => (joinsControlAt(device, id) ? [] : [{ at: "socket", device: device.id, port: id }]));
     }),
     ...job.cables.flatMap((cable): Cut[] =>
       isHdmi(job, cable.from) && isHdmi(job, cable.to) && !cable.controlWire ? [{ at: "cable", cable: cable.id }] : [],

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { device, made, planned, room, set } from "@/demo/room-under-test";
+import { device, made, planned, room, set, withQuirks } from "@/demo/room-under-test";
 import { arrivalsOf, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
 
@@ -15,6 +15,26 @@ test("a bar on the TV's HDMI obeys the TV's remote, for the TV's own sound and f
 test("with HDMI control off at either end only the bar's own remote moves it", () => {
   for (const device of ["television", "bar"])
     expect(volume(made(loft, planned(device, "cec", "off")), "console")).toEqual({ by: "own-remote", device: "bar" });
+});
+
+test("a bar that takes keys from its own remote alone, or from its own maker alone, does not obey the TV", () => {
+  const bars = (quirk: "volume-by-remote-only" | "ignores-foreign-keys" | "sends-only", maker = "") => ({
+    ...loft,
+    devices: loft.devices.map((one) => (one.id === "bar" ? withQuirks({ ...one, maker }, quirk) : { ...one, maker: "Fenwick" })),
+  });
+  const own = { by: "own-remote", device: "bar" };
+  expect(volume(bars("volume-by-remote-only"), "console")).toEqual(own);
+  expect(volume(bars("sends-only"), "console")).toEqual(own);
+  expect(volume(bars("ignores-foreign-keys", "Aldous"), "console")).toEqual(own);
+  expect(volume(bars("ignores-foreign-keys", "Fenwick"), "console")).toEqual({ by: "screen-remote", device: "bar" });
+});
+
+test("a TV set to its own speakers keeps its volume keys to itself", () =>
+  expect(volume(made(loft, planned("television", "speakers", "own")), "console")).toEqual({ by: "own-remote", device: "bar" }));
+
+test("a lead made without the control wire carries no volume keys", () => {
+  const cut = { ...loft, cables: loft.cables.map((one) => ({ ...one, controlWire: one.to.device !== "television" })) };
+  expect(volume(cut, "console")).toEqual({ by: "own-remote", device: "bar" });
 });
 
 test("where the TV itself plays, its remote moves it", () => {

@@ -1,6 +1,6 @@
-import { hearsVolumeByInfrared, type Device, type Port } from "@/core/device";
+import { busKind, hearsVolumeByInfrared, joinsControlAt, obeysVolumeKeys, volumeKeyTaker, type Device, type Port } from "@/core/device";
 import type { Followed } from "./follow";
-import type { Rig } from "./rig";
+import { isAt, type Rig } from "./rig";
 
 /** What moves the volume of a row: the screen's remote, the sound system's own, a knob, or nobody can tell. */
 export type Volume =
@@ -10,17 +10,15 @@ export type Volume =
   | { readonly by: "unknown" };
 
 /**
- * Who moves the volume. The screen's remote does where a device on the way takes CEC volume over an HDMI cable from the screen, or the sound system
- * hears the screen's infrared; else the sound system's own remote or knob. A box that takes CEC volume in front of an amplifier with only a knob keeps the remote in charge.
- * Source: CEC 1.4 §13.15 system audio control.
+ * Who moves the volume. The screen's remote does where a device on the way takes the screen's volume keys over HDMI control, or, where that
+ * does not reach the sound system, where this hears the screen's infrared; else the sound system's own remote or knob. A screen set to its
+ * own speakers keeps its keys to itself. A box that takes the keys in front of an amplifier with only a knob keeps the remote in charge.
+ * Source: CEC 1.4 §13.13 and §13.15 system audio control.
  */
 export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: Device | undefined): Volume {
   if (screen && system.id === screen.id) return { by: "screen-remote", device: screen.id };
-  const obeys = (device: Device): boolean =>
-    (device.volume === "cec" || device.volume === "remote-and-cec") && device.id !== screen?.id && hearsScreen(rig, device, screen);
-  for (const step of followed.way) if (step.kind === "inside" && obeys(step.device)) return { by: "screen-remote", device: step.device.id };
-  if (obeys(system)) return { by: "screen-remote", device: system.id };
-  if (screen && hearsVolumeByInfrared(screen, system)) return { by: "screen-remote", device: system.id };
+  const taker = screen && playsElsewhere(rig, screen) ? keyTaker(rig, followed, system, screen) : null;
+  if (taker) return { by: "screen-remote", device: taker.id };
   switch (system.volume) {
     case "remote":
     case "remote-and-cec":
@@ -32,17 +30,46 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
   }
 }
 
-/** Whether a device and the screen share an HDMI cable and speak CEC at both ends. */
-function hearsScreen(rig: Rig, device: Device, screen: Device | undefined): boolean {
-  if (!screen || !speaks(rig, device) || !speaks(rig, screen)) return false;
-  // From a screen without an output no cable leads anywhere, so its inputs alone are asked about.
-  const sendsOn = screen.ports.some((port) => isHdmi(port, "out"));
-  return device.ports.some((port) => {
-    const cable = isHdmi(port, "out") || (sendsOn && isHdmi(port, "in")) ? rig.cableAt({ device: device.id, port: port.id }) : undefined;
-    return cable !== undefined && (cable.from.device === screen.id || cable.to.device === screen.id);
-  });
+/** What changes its volume by the screen's keys: the sound system itself, or a box on the way that answers for it. */
+function keyTaker(rig: Rig, { way }: Followed, system: Device, screen: Device): Device | null {
+  const obeys = (device: Device) => obeysVolumeKeys(volumeKeyTaker(device), screen.maker);
+  const isBeside = (device: Device) => device.id !== screen.id && hearsScreen(rig, device, screen);
+  // A screen that hears nobody is not told who has the sound.
+  const isTold = !screen.control.quirks.includes("sends-only");
+  if (isTold && isBeside(system)) return obeys(system) ? system : null;
+  const box = isTold
+    ? way.find((step) => step.kind === "inside" && answersAsSystem(rig, step.device) && isBeside(step.device) && obeys(step.device))
+    : undefined;
+  if (box?.kind === "inside") return box.device;
+  return hearsVolumeByInfrared(screen, system) ? system : null;
 }
 
-const isHdmi = (port: Port, direction: Port["direction"]): boolean => port.connector === "hdmi" && port.direction === direction;
+const answersAsSystem = (rig: Rig, device: Device): boolean => busKind(device, (key) => rig.setting(device, key)) === "audio";
+
+const playsElsewhere = (rig: Rig, screen: Device): boolean => rig.setting(screen, "speakers") !== "own";
+
+/** Whether a device and the screen speak CEC on one control wire. */
+const hearsScreen = (rig: Rig, device: Device, screen: Device): boolean =>
+  speaks(rig, device) && speaks(rig, screen) && isOnWireOf(rig, device, screen);
+
+/** Whether the control wire leads from one device to another, through cables that have it and devices that join it; the nearest are asked first. */
+function isOnWireOf(rig: Rig, from: Device, to: Device): boolean {
+  const met = new Map([[from.id, from]]);
+  for (const device of met.values())
+    for (const { id } of hdmiOutwardsFirst(device)) {
+      const end = { device: device.id, port: id };
+      const cable = joinsControlAt(device, id) ? rig.cableAt(end) : undefined;
+      if (!cable?.controlWire) continue;
+      const far = isAt(cable.from, end) ? cable.to : cable.from;
+      const next = rig.device(far.device);
+      if (!next || !joinsControlAt(next, far.port)) continue;
+      if (next.id === to.id) return true;
+      met.set(next.id, met.get(next.id) ?? next);
+    }
+  return false;
+}
+
+const hdmiOutwardsFirst = ({ ports }: Device): readonly Port[] =>
+  ["out", "in"].flatMap((direction) => ports.filter((port) => port.connector === "hdmi" && port.direction === direction));
 
 const speaks = (rig: Rig, device: Device): boolean => device.speaksCec && rig.setting(device, "cec") !== "off";

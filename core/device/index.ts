@@ -39,6 +39,7 @@ export { differencesFromArchetype, type Difference } from "./differences";
 export { effectiveSetting, failsBySettings, type SettingState } from "./effective-setting";
 export { PASS_SETTING, passesAsleep } from "./standby-pass";
 export { hearsVolumeByInfrared } from "./infrared";
+export { obeysVolumeKeys, volumeKeyTaker, type VolumeKeyTaker } from "./volume-keys";
 export { findArchetype, fromShelfOrThrow, SHELF } from "./shelf";
 export { expandDevice } from "./expand-device";
 export { isProtected, plainerSockets } from "./plainer-sockets";
@@ -46,6 +47,7 @@ export { hasReturn, isTurning, mayReturn, mayTakeReturn } from "./return-sockets
 export { withMoreSockets } from "./more-sockets";
 export { Dials, LevelDial, TimeDial } from "./dials";
 export { unitsOf } from "./units-of";
+export { busKind, joinsControlAt } from "./on-the-bus";
 export { Slug } from "./slug";
 export { SpeakerUnit, UNIT_SIDES, type SpeakerDriver, type SpeakerUnitInput, type UnitFeed } from "./unit";
 export { socketLikeness } from "./socket-likeness";

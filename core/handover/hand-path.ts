@@ -1,34 +1,30 @@
+import { pictureRun, type Arrival } from "@/core/chain";
+import { hasReturn } from "@/core/device";
 import { findDevice, findPort, type Cable, type CableEnd, type Job } from "@/core/job";
 import { deviceName } from "@/core/text";
 import type { SheetPress } from "./sheet-facts";
 
-/** The cables from one device to another in the direction of the picture, the fewest; null where none lead there. */
-function cablesBetween(job: Job, from: string, to: string, isPicture: boolean): readonly Cable[] | null {
-  const reached = new Map<string, readonly Cable[]>([[from, []]]);
-  const queue = [from];
-  for (let device = queue.shift(); device !== undefined; device = queue.shift()) {
-    const so = reached.get(device) ?? [];
-    if (device === to) return so;
-    for (const cable of job.cables) {
-      if (cable.from.device !== device || cable.miswired || reached.has(cable.to.device)) continue;
-      if (isPicture && !carriesPicture(job, cable.from)) continue;
-      reached.set(cable.to.device, [...so, cable]);
-      queue.push(cable.to.device);
-    }
-  }
-  return null;
+/** The sockets by which the sound of a row comes into the devices on its way, in their order. */
+export const entriesOfSound = ({ hops }: Arrival): readonly CableEnd[] =>
+  hops.flatMap(({ cable, device, port }) => (cable ? [{ device, port }] : []));
+
+/** The sockets by which its picture does. */
+const entriesOfPicture = (job: Job, row: Arrival): readonly CableEnd[] =>
+  pictureRun(job, row).flatMap(({ cable }) => job.cables.find(({ id }) => id === cable)?.to ?? []);
+
+/** The socket of a device by which something comes in over a cable; null where nothing does. */
+function entryOf(job: Job, device: string, { from, to }: Cable): string | null {
+  if (to.device === device) return to.port;
+  // The sound of a screen comes back to the system's own output.
+  const isBack = from.device === device && findDevice(job, device)?.role === "sound" && hasReturn(findPort(job, to));
+  return isBack ? from.port : null;
 }
 
-const carriesPicture = (job: Job, end: CableEnd): boolean => {
-  const port = findPort(job, end);
-  return port?.connector === "hdmi" || port?.connector === "composite";
-};
-
 /** Inputs of a device that something is plugged into, and whether there is a choice between them. */
-const hasChoice = (job: Job, device: string): boolean => {
-  const found = findDevice(job, device);
-  const plugged = new Set(job.cables.filter(({ to }) => to.device === device).map(({ to }) => to.port));
-  return plugged.size > 1 || (plugged.size === 1 && (found?.sources.some(({ contents }) => contents.length > 0) ?? false));
+export const hasChoice = (job: Job, device: string): boolean => {
+  const own = findDevice(job, device)?.sources.some(({ contents }) => contents.length > 0) ?? false;
+  const plugged = new Set(job.cables.flatMap((cable) => entryOf(job, device, cable) ?? []));
+  return plugged.size + Number(own) > 1;
 };
 
 /** What a socket is called where an input is chosen. */
@@ -36,19 +32,17 @@ export const inputName = (job: Job, end: CableEnd): string => findPort(job, end)
 
 /**
  * Everything that a person presses to use a player where nothing follows by itself: the power of each device on the way, then each input.
- * It is read from the plugs alone, so it holds whatever HDMI control does.
+ * It is read from the ways of sound and picture alone, so it holds whatever HDMI control does. The first row that is heard stands for all.
  */
-export function pressesByHand(job: Job, player: string, screen: string | null, system: string | null): readonly SheetPress[] {
-  const toScreen = screen && screen !== player ? cablesBetween(job, player, screen, true) : [];
-  const toSystem = system ? cablesBetween(job, player, system, false) : [];
-  const back = system && screen ? job.cables.find(({ from, to }) => from.device === system && to.device === screen) : undefined;
-  const inputs = [...(toScreen ?? []), ...(toSystem ?? [])].map(({ to }) => to);
-  const onWay = [player, ...inputs.map(({ device }) => device), ...(screen ? [screen] : []), ...(system ? [system] : [])];
+export function pressesByHand(job: Job, player: string, rows: readonly Arrival[]): readonly SheetPress[] {
+  const shown = rows.find(({ picture }) => picture !== null);
+  const heard = rows.find(({ plays }) => plays !== null) ?? rows[0];
+  const screen = (shown ?? rows.find((row) => row.screen !== null))?.screen ?? null;
+  const inputs = [...(shown ? entriesOfPicture(job, shown) : []), ...(heard ? entriesOfSound(heard) : [])];
+  const onWay = [player, ...inputs.map(({ device }) => device), ...(screen ? [screen] : []), ...(heard?.system ? [heard.system] : [])];
   const name = (id: string) => deviceName(job, id);
   const powered = [...new Set(onWay)].filter((id) => findDevice(job, id)?.role !== "box");
   const chosen = new Map(inputs.filter(({ device }) => hasChoice(job, device)).map((end) => [end.device, inputName(job, end)]));
-  // Its sound comes back from the screen: there the system listens to the screen's own socket.
-  if (system && toSystem === null && back && hasChoice(job, system)) chosen.set(system, inputName(job, back.from));
   return [
     ...powered.map((id): SheetPress => ({ device: name(id), key: "power" })),
     ...[...chosen].map(([id, input]): SheetPress => ({ device: name(id), key: "input", input })),

@@ -1,10 +1,10 @@
 import { castOf, judgeAct, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
-import { findDevice } from "@/core/job";
 import { deviceName } from "@/core/text";
 import { inputName, pressesByHand } from "./hand-path";
 import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
 import type { PlayerRows } from "./used-players";
+import { volumeLines } from "./volume-lines";
 
 const nameOf = ({ job }: Household, id: string): string => deviceName(job, id);
 
@@ -48,7 +48,7 @@ function secondsOf({ pictureMs, soundMs }: JudgedAct): number | null {
 }
 
 /** How some players are used. */
-interface Way {
+export interface WayOfUse {
   readonly players: readonly UsedPlayer[];
   readonly id: string;
   readonly facts: readonly SheetFact[];
@@ -65,16 +65,14 @@ function actOf(household: Household, { device, isScreen, uses }: PlayerRows): Ac
   return household.stations.has(device) ? { act: "wake", device } : null;
 }
 
-function wayOf(household: Household, used: PlayerRows): Way {
+function wayOf(household: Household, used: PlayerRows): WayOfUse {
   const players = [{ player: nameOf(household, used.device), uses: used.uses }];
   const act = actOf(household, used);
   const judged = act && judgeAct(household, act);
   const { verdict } = judged?.verdict ?? { verdict: "fails" };
   const isGood = judged && verdict !== "fails" && verdict !== "unstable";
   if (!judged || !isGood) {
-    const screen = used.rows.find((row) => row.screen !== null)?.screen ?? null;
-    const system = used.rows.find((row) => row.system !== null)?.system ?? null;
-    const presses = pressesByHand(household.job, used.device, screen, system);
+    const presses = pressesByHand(household.job, used.device, used.rows);
     return { players, id: used.device, facts: presses.map((press): SheetFact => ({ says: "press", press })), isPlain: false };
   }
   const woken = wokenBy(household, judged);
@@ -92,14 +90,14 @@ function wayOf(household: Household, used: PlayerRows): Way {
 }
 
 /** Players whose own power key does everything share their lines; the time is that of the slowest. */
-function together(ways: readonly Way[]): readonly Way[] {
-  const groups = new Map<string, Way[]>();
+function together(ways: readonly WayOfUse[]): readonly WayOfUse[] {
+  const groups = new Map<string, WayOfUse[]>();
   for (const way of ways) {
     const woken = way.facts.flatMap((fact) => (fact.says === "wakes" ? fact.devices : []));
     const key = way.isPlain ? woken.toSorted().join("\n") : `alone ${way.id}`;
     groups.set(key, [...(groups.get(key) ?? []), way]);
   }
-  return [...groups.values()].flatMap((group): Way[] => {
+  return [...groups.values()].flatMap((group): WayOfUse[] => {
     const [first] = group;
     if (!first || group.length === 1) return group;
     const wakes = group.flatMap(({ facts }) => facts.filter((fact) => fact.says === "wakes"));
@@ -119,36 +117,36 @@ function together(ways: readonly Way[]): readonly Way[] {
   });
 }
 
-/** How each player is used: which remote, which key, what comes on by itself, how long to wait; then volume and off. */
-export function linesOfUse(household: Household, players: readonly PlayerRows[]): readonly SheetLine[] {
-  const ways = players.map((used) => wayOf(household, used));
+/** How each player is used: which remote, which key, what comes on by itself, how long to wait. */
+export const waysOfUse = (household: Household, players: readonly PlayerRows[]): readonly WayOfUse[] =>
+  players.map((used) => wayOf(household, used));
+
+/** The lines of each way, then those of volume and off. */
+export function linesOfUse(household: Household, players: readonly PlayerRows[], ways: readonly WayOfUse[]): readonly SheetLine[] {
   return [
     ...together(ways).flatMap((way): SheetLine[] => [
       sheetLine("head", `use ${way.id}`, { says: "use", players: way.players }),
       ...way.facts.map((fact, index) => sheetLine("step", `use ${way.id} ${index + 1}`, fact)),
     ]),
-    ...volumeLines(household),
+    ...volumeLines(household.job, players),
     ...offLines(household, players),
   ];
 }
 
-/** Whose remote moves what is heard: the screen's, or the one that a person has to take. */
-function volumeLines(household: Household): readonly SheetLine[] {
-  const { screen, system } = castOf(household);
-  const verdict = judgeAct(household, { act: "louder" })?.verdict;
-  const step = verdict?.verdict === "with-a-step" ? verdict.steps[0]?.device : undefined;
-  const by = verdict?.verdict === "as-wished" ? screen?.nature.device : (step ?? system?.nature.device ?? screen?.nature.device);
-  if (by === undefined) return [];
-  const isKnob = findDevice(household.job, by)?.volume === "knob";
-  return [sheetLine("sentence", "use volume", { says: "volume", device: nameOf(household, by), by: isKnob ? "knob" : "remote" })];
+/** What stays on after the screen's power key; where devices keep taking the room from each other, all of them. */
+function leftOn({ stations }: Household, { verdict, played }: JudgedAct): readonly string[] {
+  if (verdict.verdict === "unstable")
+    return [...stations.values()].flatMap(({ nature }) =>
+      nature.leftOn || played.pressed.some(({ device }) => device === nature.device) ? [] : [nature.device],
+    );
+  return "misses" in verdict ? verdict.misses.flatMap((miss) => ("device" in miss ? [miss.device] : [])) : [];
 }
 
 function offLines(household: Household, players: readonly PlayerRows[]): readonly SheetLine[] {
   const judged = judgeAct(household, { act: "screen-off" });
   const [press] = judged?.played.pressed ?? [];
   if (!judged || !press) return [];
-  const { verdict } = judged;
-  const left = "misses" in verdict ? verdict.misses.flatMap((miss) => ("device" in miss ? [miss.device] : [])) : [];
+  const left = leftOn(household, judged);
   // What no control wire reaches goes off by its own key alone.
   const apart = players.flatMap(({ device, isScreen }) => (isScreen || household.stations.has(device) ? [] : [device]));
   const stays = [...new Set([...left, ...apart])].map((device) => nameOf(household, device));

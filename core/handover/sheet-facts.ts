@@ -46,10 +46,11 @@ export type SheetFact =
   /** The power key of whichever of several devices is wanted. */
   | { readonly says: "press-own-power" }
   | { readonly says: "wakes"; readonly devices: readonly string[]; readonly seconds: number | null }
-  | { readonly says: "volume"; readonly device: string; readonly by: "remote" | "knob" }
+  /** For some uses of some players, or for all that is heard. */
+  | { readonly says: "volume"; readonly device: string; readonly by: "remote" | "knob"; readonly players: readonly UsedPlayer[] | null }
   | { readonly says: "off"; readonly press: SheetPress; readonly stays: readonly string[] }
   | { readonly says: "follows"; readonly system: string }
-  | { readonly says: "choose"; readonly system: string; readonly player: string; readonly input: string }
+  | { readonly says: "choose"; readonly system: string; readonly players: readonly string[]; readonly input: string }
   | {
       readonly says: "display";
       readonly system: string;

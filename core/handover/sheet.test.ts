@@ -62,6 +62,58 @@ describe("how to use a room", () => {
   });
 });
 
+describe("what to choose on the sound system", () => {
+  const devices = [
+    device("tv-earc", "tv"),
+    device("receiver-51", "receiver"),
+    device("disc-player-hd", "disc"),
+    device("streamer-4k", "streamer"),
+  ];
+
+  test("nothing where all comes over HDMI with control: it follows", () =>
+    expect(
+      factsOf(
+        room(devices, "receiver hdmi-out > tv hdmi3", "disc hdmi-out > receiver hdmi-in1", "streamer hdmi-out > receiver hdmi-in2"),
+        "sound",
+      ),
+    ).toEqual([{ says: "follows", system: "receiver" }]));
+
+  test("the optical input, for the players whose sound the TV sends there: nothing tells the receiver of it", () =>
+    expect(
+      factsOf(
+        set(
+          room(
+            devices,
+            "receiver hdmi-out > tv hdmi3",
+            "tv optical-out > receiver optical-in",
+            "streamer hdmi-out > tv hdmi1",
+            "disc hdmi-out > receiver hdmi-in1",
+          ),
+          "tv earc off",
+          "tv arc off",
+          "receiver arc off",
+        ),
+        "sound",
+      ),
+    ).toEqual([{ says: "choose", system: "receiver", players: ["tv", "streamer"], input: "OPTICAL IN" }]));
+});
+
+test("where the news come from the screen itself and control is off, each remote is named with what it changes", () => {
+  const job = set(
+    room(
+      [device("tv-no-return", "tv"), device("bar-one-input", "bar"), device("streamer-4k", "streamer")],
+      "streamer hdmi-out > bar hdmi-in",
+      "bar hdmi-out > tv hdmi1",
+    ),
+    "bar cec off",
+  );
+  const lines = factsOf({ ...job, brief: { ...job.brief, newsFrom: "screen" } }, "use");
+  expect(lines.filter(({ says }) => says === "volume")).toEqual([
+    { says: "volume", device: "tv", by: "remote", players: [{ player: "tv", uses: ["tv"] }] },
+    { says: "volume", device: "bar", by: "remote", players: [{ player: "streamer", uses: expect.arrayContaining(["film"]) as unknown }] },
+  ]);
+});
+
 test("a player that no control wire reaches is switched off by hand: the sheet does not promise that everything goes off", () => {
   const off = factsOf(demoJob("14-composite-boxes", "systems"), "use").find(({ says }) => says === "off");
   expect(off).toMatchObject({ stays: ["Game box, old"] });

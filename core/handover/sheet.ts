@@ -1,11 +1,11 @@
-import { castOf, householdOf, relianceOf, type Household } from "@/core/cec";
+import { householdOf, relianceOf, type Household } from "@/core/cec";
 import { unitsOf } from "@/core/device";
 import { finderOf, type FirmFaults } from "@/core/diagnose";
 import { chosenSoundSystem, type Job } from "@/core/job";
 import { roomAnswer, type RoomAnswer } from "@/core/room";
 import { deviceName } from "@/core/text";
-import { inputName } from "./hand-path";
-import { linesOfUse } from "./how-to-use";
+import { choiceLines } from "./choice-lines";
+import { linesOfUse, waysOfUse } from "./how-to-use";
 import { notExpected } from "./not-expected";
 import { displayFact } from "./on-the-display";
 import { silentLines } from "./sheet-checks";
@@ -27,12 +27,13 @@ const MOST_DEVICES_TO_SEARCH = 24;
 export function householdSheet(job: Job, { firm, faults }: SheetSource): HouseholdSheet {
   const household = householdOf(job, "planned");
   const players = playersInUse(household);
+  const ways = waysOfUse(household, players);
   const finder = faults && job.devices.length <= MOST_DEVICES_TO_SEARCH && players.length ? finderOf(job, faults) : null;
   const rooms = job.rooms.map((room) => roomAnswer(job, room));
   const sections: readonly SheetSection[] = [
-    { id: "use", lines: linesOfUse(household, players) },
+    { id: "use", lines: linesOfUse(household, players, ways) },
     { id: "silent", lines: players.length ? silentLines(job, finder, firm) : [] },
-    { id: "sound", lines: chooseLines(household) },
+    { id: "sound", lines: choiceLines(household, players, ways) },
     { id: "surround", lines: [...displayLines(household), ...notExpected(job, players)] },
     { id: "speech", lines: speechLines(job, rooms) },
     { id: "lamps", lines: lampLines(job) },
@@ -43,26 +44,6 @@ export function householdSheet(job: Job, { firm, faults }: SheetSource): Househo
 }
 
 const sentence = (id: string, fact: SheetFact): SheetLine => sheetLine("sentence", id, fact);
-
-/** What to choose on the sound system for a player whose input it does not find by itself. */
-function chooseLines(household: Household): readonly SheetLine[] {
-  const { job } = household;
-  const { system } = castOf(household);
-  if (!system) return [];
-  const id = system.nature.device;
-  const name = deviceName(job, id);
-  const own = job.cables.filter(({ to }) => to.device === id);
-  const byHand = system.nature.logical === null && own.length > 1;
-  if (!byHand) return own.length ? [sentence("sound follows", { says: "follows", system: name })] : [];
-  return own.map(({ from, to }) =>
-    sentence(`sound ${from.device}`, {
-      says: "choose",
-      system: name,
-      player: deviceName(job, from.device),
-      input: inputName(job, to),
-    }),
-  );
-}
 
 /** Where it can be read that surround arrives: one line for each thing that the display says. */
 function displayLines({ job, solved }: Household): readonly SheetLine[] {

@@ -1,4 +1,5 @@
 import { CEC_KEY, EVERYONE } from "@/core/facts";
+import { obeysVolumeKeys } from "@/core/device";
 import { addressOfBytes, inputTowards, isBelow, NOWHERE, ROOT, type PhysicalAddress } from "../address";
 import { answer, awake, refuse, wake, wakeScreen } from "../manners";
 import { become, send, stay, andThen, type Happening, type Press, type Station, type Step, type Wish } from "../station";
@@ -123,10 +124,8 @@ function hears(station: Station, happening: Extract<Happening, { kind: "hears" }
 
 function pressedFrom(station: Station, happening: Extract<Happening, { kind: "hears" }>, key: number): Step {
   const { nature } = station;
-  const foreign = nature.quirks.has("ignores-foreign-keys") && nature.maker !== happening.fromMaker;
   if (key === CEC_KEY.powerOn) return wake(station, { wish: "start" }, act);
-  if (!nature.takesVolume || nature.quirks.has("volume-by-remote-only") || foreign || station.power !== "on")
-    return refuse(station, happening, 4);
+  if (!obeysVolumeKeys(nature, happening.fromMaker) || station.power !== "on") return refuse(station, happening, 4);
   switch (key) {
     case CEC_KEY.volumeUp:
       return moves(station, 2, happening.from);

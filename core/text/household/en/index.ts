@@ -25,13 +25,13 @@ function line(fact: SheetFact): string {
         ...(fact.seconds === null ? [] : [`Wait about ${plural(fact.seconds, "second")} for picture and sound.`]),
       ].join(" ");
     case "volume":
-      return fact.by === "knob" ? `Volume: turn the knob of ${fact.device}.` : `Volume: the keys of the remote of ${fact.device}.`;
+      return `${fact.players ? `${byUses(parts, fact.players, "with")}, volume` : "Volume"}: ${fact.by === "knob" ? "turn the knob" : "the keys of the remote"} of ${fact.device}.`;
     case "off":
       return `Off: ${lowerFirst(parts.press(fact.press))}${fact.stays.length ? ` Then switch off ${listed(fact.stays)} too.` : " Everything goes off."}`;
     case "follows":
       return `There is nothing to choose on ${fact.system}. It follows by itself.`;
     case "choose":
-      return `For ${fact.player} choose “${fact.input}” on ${fact.system}.`;
+      return `For ${listed(fact.players)} choose “${fact.input}” on ${fact.system}.`;
     case "display":
       return `With ${listed(fact.players)}, the display of ${fact.system} says “${fact.words}” when the title has surround sound.${fact.height ? " Then sound also comes from above." : ""}`;
     case "not-expected":

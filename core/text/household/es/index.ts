@@ -25,13 +25,13 @@ function line(fact: SheetFact): string {
         ...(fact.seconds === null ? [] : [`Espere unos ${seconds(fact.seconds)} hasta ver y oír.`]),
       ].join(" ");
     case "volume":
-      return fact.by === "knob" ? `Volumen: gire el botón de ${fact.device}.` : `Volumen: las teclas del mando de ${fact.device}.`;
+      return `${fact.players ? `${byUses(parts, fact.players, "con")}, volumen` : "Volumen"}: ${fact.by === "knob" ? "gire el botón" : "las teclas del mando"} de ${fact.device}.`;
     case "off":
       return `Apagar: ${lowerFirst(parts.press(fact.press))}${fact.stays.length ? ` Después apague también ${listed(fact.stays)}.` : " Se apaga todo."}`;
     case "follows":
       return `En ${fact.system} no hay que elegir nada. Cambia solo.`;
     case "choose":
-      return `Para ${fact.player} elija «${fact.input}» en ${fact.system}.`;
+      return `Para ${listed(fact.players)} elija «${fact.input}» en ${fact.system}.`;
     case "display":
       return `Con ${listed(fact.players)}, la pantalla de ${fact.system} dice «${fact.words}» si el título tiene sonido envolvente.${fact.height ? " Entonces también suena desde arriba." : ""}`;
     case "not-expected":
