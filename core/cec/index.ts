@@ -1,3 +1,4 @@
+export { controlLinks, type ControlLink } from "./control-links";
 export { bytesOfAddress, childAddress, inputTowards, isBelow, isPossible, NOWHERE, ROOT, type PhysicalAddress } from "./address";
 export { claimAddresses, type Claims, type Poll } from "./claims";
 export { bytesOfFrame, frameMs, readFrame, restMs, winsArbitration, type Frame, type FrameFinding, type ReadFrame } from "./frame";

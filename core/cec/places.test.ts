@@ -117,7 +117,16 @@ describe("a return channel that begins by hand only", () => {
   });
 });
 
-describe("what hangs on HDMI control", () => {
+describe("what needs HDMI control", () => {
+  test("is named at the screen that the sound comes back from, whichever of two is the main one", () => {
+    const two = room(
+      [device("tv-arc", "main"), device("tv-arc", "second"), device("bar-arc-only", "bar"), device("streamer-4k", "streamer")],
+      "streamer hdmi-out > main hdmi2",
+      "bar hdmi-out > second hdmi1",
+    );
+    expect(relianceOf(householdOf(two))).toEqual([{ screen: "second", taker: "bar", players: ["second"] }]);
+  });
+
   test("is the sound that comes back over ARC, and none that comes back over eARC", () => {
     const plain = (screen: string, bar: string, back: string) =>
       room(
@@ -127,9 +136,11 @@ describe("what hangs on HDMI control", () => {
       );
     const arc = plain("tv-arc", "bar-arc-only", "hdmi1");
     const reliance = relianceOf(householdOf(arc));
-    expect(reliance).toEqual({ screen: "tv", system: "bar", players: ["tv", "streamer"] });
-    expect(reliance && relianceSentence(arc, reliance)).toMatch(/^The sound of tv and streamer comes back over ARC/);
-    expect(relianceOf(householdOf(plain("tv-earc", "bar-two-inputs", "hdmi3")))).toBeNull();
+    expect(reliance).toEqual([{ screen: "tv", taker: "bar", players: ["tv", "streamer"] }]);
+    expect(reliance.map((one) => relianceSentence(arc, one))).toEqual([
+      expect.stringMatching(/^The sound of tv and streamer comes back over ARC.* at tv or bar also ends/) as unknown,
+    ]);
+    expect(relianceOf(householdOf(plain("tv-earc", "bar-two-inputs", "hdmi3")))).toEqual([]);
   });
 });
 

@@ -6,7 +6,7 @@ export type { Caution } from "./cautions";
 export type { Hop } from "./follow";
 export { linkLoads, type LinkLoad } from "./link-loads";
 export { listingAt, type Listing } from "./listing";
-export { controlLinks, pictureRun, powerNeeds, type ControlLink, type PictureRun, type PowerNeed } from "./map-layers";
+export { pictureRun, powerNeeds, type PictureRun, type PowerNeed } from "./map-layers";
 export { arrivalUpperBounds, bestUpperBound, type Freedom, type BoundQuestion } from "./upper-bound";
 export { picturesAsWired, screensInReach } from "./picture-reach";
 export { rowQuestions, type RowQuestions } from "./row-questions";

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
 import { made, planned } from "@/demo/room-under-test";
-import { controlLinks, linkLoads, pictureRun, powerNeeds, solve, type Arrival } from "@/core/chain";
+import { linkLoads, pictureRun, powerNeeds, solve, type Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
-import { controlFlag, controlSentence, pictureRunWords } from "@/core/text";
+import { pictureRunWords } from "@/core/text";
 
 const loft = demoJob("sail-loft");
 const hall = demoJob("village-hall");
@@ -12,27 +12,6 @@ const rowOf = (job: Job, id: string): Arrival => {
   if (!row) throw new Error(`no row ${id}`);
   return row;
 };
-
-describe("control on the map", () => {
-  test("CEC crosses a cable only where both ends take part and have it on", () => {
-    expect(controlLinks(loft).get("bar-tv")).toEqual({ carries: true });
-    const off = controlLinks(made(loft, planned("television", "cec", "off")));
-    expect(off.get("bar-tv")).toEqual({ carries: false, device: "television", why: "switched-off" });
-    expect(off.get("console-bar")).toEqual({ carries: true });
-    const unknown = controlLinks(made(loft, { kind: "set-setting", device: "bar", setting: "cec", state: "found", value: null }));
-    expect(unknown.get("bar-tv")).toMatchObject({ why: "not-known" });
-  });
-
-  test("a computer that does not support CEC stops it at its own cable, and is named", () => {
-    const link = controlLinks(hall).get("computer-matrix");
-    expect(link).toEqual({ carries: false, device: "computer", why: "takes-no-part" });
-    if (link)
-      expect([controlFlag(link), controlSentence(hall, link)]).toEqual([
-        "no CEC",
-        "Desk computer does not support CEC, so control stops here.",
-      ]);
-  });
-});
 
 describe("the picture on the map", () => {
   test("names every cable on its way with what it needs there and what the class is made for", () => {

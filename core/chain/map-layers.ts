@@ -1,37 +1,10 @@
 import { cableClassFact } from "@/core/facts";
 import { passesAsleep, type SettingState } from "@/core/device";
-import { findDevice, findPort, type CableEnd, type Job } from "@/core/job";
+import { findDevice, type Job } from "@/core/job";
 import { linkNeed } from "@/core/picture";
 import type { Arrival } from "./arrival";
 import { pictureWays } from "./picture-way";
-import { makeRig, type Rig } from "./rig";
-
-/** Whether HDMI control (CEC) crosses a cable, and if not, at which end it stops. */
-export type ControlLink =
-  | { readonly carries: true }
-  | { readonly carries: false; readonly device: string; readonly why: "takes-no-part" | "switched-off" | "not-known" };
-
-/** For every HDMI cable, whether CEC crosses it: both ends must take part and have it switched on. Source: CEC 1.4 §4, one bus per HDMI tree. */
-export function controlLinks(job: Job, state: SettingState = "planned"): ReadonlyMap<string, ControlLink> {
-  const rig = makeRig(job, state);
-  return new Map(
-    job.cables
-      .filter(({ from, to }) => [from, to].every((end) => findPort(job, end)?.connector === "hdmi"))
-      .map((cable) => {
-        const stop = [cable.from, cable.to].map((end) => controlStop(rig, end)).find((found) => found !== null);
-        return [cable.id, stop ?? ({ carries: true } as const)];
-      }),
-  );
-}
-
-function controlStop(rig: Rig, end: CableEnd): Extract<ControlLink, { carries: false }> | null {
-  const device = rig.device(end.device);
-  if (!device) return null;
-  if (!device.speaksCec) return { carries: false, device: device.id, why: "takes-no-part" };
-  const value = rig.setting(device, "cec");
-  if (value === "off") return { carries: false, device: device.id, why: "switched-off" };
-  return value === null ? { carries: false, device: device.id, why: "not-known" } : null;
-}
+import { makeRig } from "./rig";
 
 /** What the picture of a row asks of each cable on its way, and what that cable is made for; null: its class says nothing of pictures. */
 export interface PictureRun {

@@ -1,4 +1,5 @@
-import { controlLinks, pictureRun, powerNeeds, type Arrival, type Stream } from "@/core/chain";
+import { controlLinks } from "@/core/cec";
+import { pictureRun, powerNeeds, type Arrival, type Stream } from "@/core/chain";
 import { endKey, type Job } from "@/core/job";
 import { controlFlag, controlSentence, drawingWords, pictureRunWords, POWER_WORDS } from "@/core/text";
 import { addDelays, formatMilliseconds, milliseconds } from "@/core/units";

@@ -1,7 +1,7 @@
 import { householdChecks, type Cure, type Finder } from "@/core/diagnose";
-import { effectiveSetting } from "@/core/device";
-import { settingFact } from "@/core/facts";
-import { chosenSoundSystem, findDevice, type Job } from "@/core/job";
+import { effectiveSetting, type Device } from "@/core/device";
+import { settingFact, type SettingKey } from "@/core/facts";
+import { chosenSoundSystem, findDevice, findPort, type Job } from "@/core/job";
 import { deviceName, settingValueIn, unitName } from "@/core/text";
 import { inputName } from "./hand-path";
 import type { SheetCheck, SheetLine } from "./sheet-facts";
@@ -43,14 +43,20 @@ function settingCheck(job: Job, id: string, setting: Extract<Cure, { does: "set"
       return { check: "louder", device: device.name };
     case "power":
       return { check: "power-on", device: device.name };
-    case "input-select":
-      return { check: "input", device: device.name, input: value ? inputName(job, { device: id, port: value }) : null };
+    case "input-select": {
+      // A box may choose by itself: that is a position of its menu, not a socket.
+      const isSocket = value !== null && value !== undefined && findPort(job, { device: id, port: value }) !== undefined;
+      return isSocket
+        ? { check: "input", device: device.name, input: inputName(job, { device: id, port: value }) }
+        : menuCheck(job, device, setting, value);
+    }
     default:
-      return value
-        ? { check: "menu", device: device.name, setting, menu: settingFact(setting).name, value: settingValueIn(job, id, setting, value) }
-        : null;
+      return menuCheck(job, device, setting, value);
   }
 }
+
+const menuCheck = (job: Job, { id, name }: Device, setting: SettingKey, value: string | null | undefined): SheetCheck | null =>
+  value ? { check: "menu", device: name, setting, menu: settingFact(setting).name, value: settingValueIn(job, id, setting, value) } : null;
 
 /** The plainest checks of any room, where a search for faults has not been worked out. */
 function plainChecks(job: Job): readonly SheetCheck[] {
@@ -61,7 +67,8 @@ function plainChecks(job: Job): readonly SheetCheck[] {
     ...(system
       ? ([
           { check: "power-on", device: system.name },
-          { check: "mute", device: system.name },
+          // Nothing but a knob: there is no key to press.
+          ...(system.volume === "knob" ? [] : ([{ check: "mute", device: system.name }] as const)),
           { check: "louder", device: system.name },
         ] as const)
       : []),

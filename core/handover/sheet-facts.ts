@@ -82,7 +82,7 @@ export type SheetFact =
       readonly steps: number;
     }
   | { readonly says: "speech-order" }
-  | { readonly says: "stays-on"; readonly devices: readonly string[] }
+  | { readonly says: "stays-on"; readonly devices: readonly string[]; readonly passes: "sound" | "picture" }
   | { readonly says: "control-stays"; readonly devices: readonly string[]; readonly sound: readonly string[] }
   | { readonly says: "check"; readonly check: SheetCheck }
   | { readonly says: "call"; readonly firm: string; readonly phone: string };

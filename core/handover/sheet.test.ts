@@ -114,6 +114,36 @@ test("where the news come from the screen itself and control is off, each remote
   ]);
 });
 
+test("a box is named with what passes it, and one that is plugged for nothing is not named", () => {
+  const split = room(
+    [
+      device("tv-arc", "tv"),
+      device("projector", "projector"),
+      device("bar-two-inputs", "bar"),
+      device("streamer-4k", "streamer"),
+      device("splitter-1x2", "splitter"),
+      device("switch-3x1", "spare"),
+    ],
+    "streamer hdmi-out > bar hdmi-in1",
+    "bar hdmi-out > splitter hdmi-in",
+    "splitter out-1 > tv hdmi1",
+    "splitter out-2 > projector hdmi1",
+  );
+  expect(factsOf(split, "stays-on")).toContainEqual({ says: "stays-on", devices: ["splitter"], passes: "picture" });
+  expect(factsOf(split, "lamps").flatMap((fact) => (fact.says === "lamp-box" ? [fact.device] : []))).toEqual(["splitter"]);
+});
+
+test("an amplifier with nothing but a knob has no mute key to be pressed", () => {
+  const knob = room([device("tv-coaxial", "tv"), device("amplifier-knob", "amplifier")], "tv headphones > amplifier aux-in");
+  const checks = householdSheet(knob, { ...SOURCE, faults: null }).sections.find(({ id }) => id === "silent")?.lines ?? [];
+  expect(checks.map(({ fact }) => (fact.says === "check" ? fact.check.check : fact.says))).toEqual([
+    "power-on",
+    "louder",
+    "restart",
+    "call",
+  ]);
+});
+
 test("a player that no control wire reaches is switched off by hand: the sheet does not promise that everything goes off", () => {
   const off = factsOf(demoJob("14-composite-boxes", "systems"), "use").find(({ says }) => says === "off");
   expect(off).toMatchObject({ stays: ["Game box, old"] });

@@ -4,6 +4,7 @@ import { finderOf, type FirmFaults } from "@/core/diagnose";
 import { chosenSoundSystem, type Job } from "@/core/job";
 import { roomAnswer, type RoomAnswer } from "@/core/room";
 import { deviceName } from "@/core/text";
+import { boxesInUse, type BoxInUse } from "./boxes-in-use";
 import { choiceLines } from "./choice-lines";
 import { linesOfUse, waysOfUse } from "./how-to-use";
 import { notExpected } from "./not-expected";
@@ -28,6 +29,7 @@ export function householdSheet(job: Job, { firm, faults }: SheetSource): Househo
   const household = householdOf(job, "planned");
   const players = playersInUse(household);
   const ways = waysOfUse(household, players);
+  const boxes = boxesInUse(household);
   const finder = faults && job.devices.length <= MOST_DEVICES_TO_SEARCH && players.length ? finderOf(job, faults) : null;
   const rooms = job.rooms.map((room) => roomAnswer(job, room));
   const sections: readonly SheetSection[] = [
@@ -36,9 +38,9 @@ export function householdSheet(job: Job, { firm, faults }: SheetSource): Househo
     { id: "sound", lines: choiceLines(household, players, ways) },
     { id: "surround", lines: [...displayLines(household), ...notExpected(job, players)] },
     { id: "speech", lines: speechLines(job, rooms) },
-    { id: "lamps", lines: lampLines(job) },
+    { id: "lamps", lines: lampLines(job, boxes) },
     { id: "charging", lines: chargeLines(rooms) },
-    { id: "stays-on", lines: stayLines(household) },
+    { id: "stays-on", lines: stayLines(household, boxes) },
   ];
   return { room: job.name, sections: sections.filter(({ lines }) => lines.length > 0) };
 }
@@ -51,10 +53,16 @@ function displayLines({ job, solved }: Household): readonly SheetLine[] {
   for (const row of solved.rows) {
     const fact = displayFact(job, row);
     if (!fact) continue;
-    const known = facts.get(fact.words);
-    facts.set(fact.words, { ...fact, players: [...new Set([...(known?.players ?? []), ...fact.players])] });
+    const key = `${fact.words} ${fact.system}`;
+    const known = facts.get(key);
+    facts.set(key, { ...fact, players: [...new Set([...(known?.players ?? []), ...fact.players])] });
   }
-  return [...facts.values()].map((fact) => sentence(`display ${fact.words}`, fact));
+  const all = [...facts.values()];
+  return all.map((fact, index) => {
+    // A second sound system may say the same.
+    const isSecond = all.findIndex(({ words }) => words === fact.words) < index;
+    return sentence(`display ${fact.words}${isSecond ? ` ${fact.system}` : ""}`, fact);
+  });
 }
 
 function speechLines(job: Job, rooms: readonly RoomAnswer[]): readonly SheetLine[] {
@@ -77,12 +85,12 @@ function speechLines(job: Job, rooms: readonly RoomAnswer[]): readonly SheetLine
 
 const MOST_SPEECH_STEPS = 3;
 
-function lampLines(job: Job): readonly SheetLine[] {
+function lampLines(job: Job, boxes: readonly BoxInUse[]): readonly SheetLine[] {
   return job.devices.flatMap((device): SheetLine[] => [
     ...unitsOf(device).flatMap((unit) =>
       unit.feed.feed === "wireless" ? [sentence(`lamp ${device.id} ${unit.id}`, { says: "lamp-unit", unit: unit.name })] : [],
     ),
-    ...(device.role === "box"
+    ...(boxes.some((box) => box.device === device)
       ? [
           sentence(`lamp ${device.id}`, {
             says: "lamp-box",
@@ -107,22 +115,25 @@ const chargeLines = (rooms: readonly RoomAnswer[]): readonly SheetLine[] =>
     ),
   );
 
+const PASSES: readonly BoxInUse["passes"][] = ["sound", "picture"];
+
 /** What must stay as it is: boxes with power, and HDMI control where the sound rests on it. */
-function stayLines(household: Household): readonly SheetLine[] {
+function stayLines(household: Household, boxes: readonly BoxInUse[]): readonly SheetLine[] {
   const { job } = household;
   const name = (id: string) => deviceName(job, id);
-  const boxes = job.devices.filter(({ role }) => role === "box").map((device) => device.name);
-  const reliance = relianceOf(household);
   return [
-    ...(boxes.length ? [sentence("stays-on boxes", { says: "stays-on", devices: boxes })] : []),
-    ...(reliance
-      ? [
-          sentence("stays-on control", {
-            says: "control-stays",
-            devices: [name(reliance.screen), name(reliance.system)],
-            sound: reliance.players.map(name),
-          }),
-        ]
-      : []),
+    ...PASSES.flatMap((passes) => {
+      const devices = boxes.flatMap((box) => (box.passes === passes ? [box.device.name] : []));
+      return devices.length
+        ? [sentence(`stays-on boxes${passes === "sound" ? "" : ` ${passes}`}`, { says: "stays-on", devices, passes })]
+        : [];
+    }),
+    ...relianceOf(household).map(({ screen, taker, players }, index) =>
+      sentence(`stays-on control${index ? ` ${screen} ${taker}` : ""}`, {
+        says: "control-stays",
+        devices: [name(screen), name(taker)],
+        sound: players.map(name),
+      }),
+    ),
   ];
 }

@@ -187,8 +187,8 @@ export function conflictSentence(job: Job, conflict: Conflict): string {
 }
 
 /** What ends with HDMI control, in one sentence. */
-export const relianceSentence = (job: Job, { screen, system, players }: Reliance): string =>
-  `The sound of ${listed(players.map((player) => deviceName(job, player)))} comes back over ARC, which HDMI control starts: switching control off at ${deviceName(job, screen)} or ${deviceName(job, system)} also ends that sound.`;
+export const relianceSentence = (job: Job, { screen, taker, players }: Reliance): string =>
+  `The sound of ${listed(players.map((player) => deviceName(job, player)))} comes back over ARC, which HDMI control starts: switching control off at ${deviceName(job, screen)} or ${deviceName(job, taker)} also ends that sound.`;
 
 /** "Switch on with the remote of Television: as wished; picture after 6 s, sound after 11 s." */
 export function judgedActSentence(

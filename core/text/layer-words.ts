@@ -1,23 +1,28 @@
-import type { ControlLink, PictureRun, PowerNeed } from "@/core/chain";
+import type { ControlLink } from "@/core/cec";
+import type { PictureRun, PowerNeed } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { formatGigabits, gigabitsFigure } from "@/core/units";
+import { cutSentence } from "./cec-words";
 import { deviceName } from "./names";
 
-const STOP_WORDS = {
-  "takes-no-part": "does not support CEC",
-  "switched-off": "has CEC off",
-  "not-known": "may have CEC off or on",
+const APART_WORDS = {
+  "switched-off": "has CEC off, so it neither sends nor obeys HDMI control",
+  "not-known": "may have CEC off or on, so nobody knows whether it takes part",
 } as const;
-const STOP_FLAGS = { "takes-no-part": "no CEC", "switched-off": "CEC off", "not-known": "CEC?" } as const;
+const APART_FLAGS = { "switched-off": "CEC off", "not-known": "CEC?" } as const;
 
 /** Whether control crosses a cable, as a sentence. */
-export const controlSentence = (job: Job, link: ControlLink): string =>
-  link.carries
-    ? "HDMI control (CEC) crosses this cable."
-    : `${deviceName(job, link.device)} ${STOP_WORDS[link.why]}, so control stops here.`;
+export function controlSentence(job: Job, link: ControlLink): string {
+  if (link.carries) return "HDMI control (CEC) crosses this cable.";
+  if (!("cut" in link)) return `${deviceName(job, link.device)} ${APART_WORDS[link.why]}.`;
+  const { cut } = link;
+  return cut.at === "device"
+    ? `${deviceName(job, cut.device)} does not support CEC, so control stops here.`
+    : `${cutSentence(job, cut)} Control stops here.`;
+}
 
 /** The same in a word or two, for a socket on the map. */
-export const controlFlag = (link: ControlLink): string => (link.carries ? "CEC" : STOP_FLAGS[link.why]);
+export const controlFlag = (link: ControlLink): string => (link.carries ? "CEC" : "cut" in link ? "no CEC" : APART_FLAGS[link.why]);
 
 /** What the picture layer says at a cable: "17.82 of 48.0 Gb/s". */
 export const pictureRunWords = ({ needGbps, haveGbps }: PictureRun): string =>

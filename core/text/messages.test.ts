@@ -21,6 +21,9 @@ import {
   questionWords,
   rowText,
   tableTroubleSentence,
+  cableName,
+  socketName,
+  upperFirst,
 } from "@/core/text";
 
 const loft = demoJob("sail-loft");
@@ -86,13 +89,25 @@ describe("cables by name", () => {
 describe("the layers of the map in words", () => {
   test("control crosses a cable, or stops at a device that is named", () => {
     expect(controlSentence(loft, { carries: true })).toBe("HDMI control (CEC) crosses this cable.");
+    const [arc] = loft.cables;
+    if (!arc) throw new Error("no cable");
     const cases = [
-      ["takes-no-part", "Television does not support CEC, so control stops here.", "no CEC"],
-      ["switched-off", "Television has CEC off, so control stops here.", "CEC off"],
-      ["not-known", "Television may have CEC off or on, so control stops here.", "CEC?"],
+      [{ cut: { at: "device", device: "television" } }, "Television does not support CEC, so control stops here.", "no CEC"],
+      [
+        { cut: { at: "socket", device: "television", port: "hdmi2" } },
+        `The control wire of Television does not reach ${socketName(loft, { device: "television", port: "hdmi2" })}. Control stops here.`,
+        "no CEC",
+      ],
+      [
+        { cut: { at: "cable", cable: arc.id } },
+        `${upperFirst(cableName(loft, arc.id))} has no control wire. Control stops here.`,
+        "no CEC",
+      ],
+      [{ device: "television", why: "switched-off" }, "Television has CEC off, so it neither sends nor obeys HDMI control.", "CEC off"],
+      [{ device: "television", why: "not-known" }, "Television may have CEC off or on, so nobody knows whether it takes part.", "CEC?"],
     ] as const;
     for (const [why, sentence, flag] of cases) {
-      const link = { carries: false, device: "television", why } as const;
+      const link = { carries: false, ...why } as const;
       expect(controlSentence(loft, link)).toBe(sentence);
       expect(controlFlag(link)).toBe(flag);
     }

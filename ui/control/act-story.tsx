@@ -26,7 +26,7 @@ interface ActStoryProps {
   /** The cure that is looked at beside the act. */
   readonly looked: Cure | null;
   readonly onLook: (cure: Cure | null) => void;
-  readonly reliance: Reliance | null;
+  readonly reliance: readonly Reliance[];
   readonly conflicts: readonly Conflict[];
   readonly screen: string | undefined;
 }
@@ -96,10 +96,12 @@ export function ActStory({ household, judged, working, looked, onLook, conflicts
           ) : null}
         </section>
       ) : null}
-      {reliance ? (
+      {reliance.length ? (
         <section>
-          <h3>{controlWords.hangsOnControl}</h3>
-          <p>{relianceSentence(job, reliance)}</p>
+          <h3>{controlWords.needsControl}</h3>
+          {reliance.map((one) => (
+            <p key={`${one.screen} ${one.taker}`}>{relianceSentence(job, one)}</p>
+          ))}
         </section>
       ) : null}
     </div>

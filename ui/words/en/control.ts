@@ -43,7 +43,7 @@ export const controlWords = {
   lookBeside: "Compare",
   lookAway: "Close the comparison",
   moreCures: (count: number) => `${plural(count, "more way")}`,
-  hangsOnControl: "Depends on HDMI control",
+  needsControl: "Depends on HDMI control",
   frameAt: (ms: number) => `Frame at ${ms} ms`,
   silent: "takes no part",
   addressed: (logical: number, physical: string) => `${logical} at ${physical}`,

@@ -145,7 +145,7 @@ export function figuresOf(
     remotes: Math.max(1, ...acts.map(({ remotes }) => remotes)),
     hands: handsOf(space, acts),
     steps: counted.reduce((sum, { steps }) => sum + steps, 0),
-    onControl: relianceOf(household)?.players.length ?? 0,
+    onControl: new Set(relianceOf(household).flatMap(({ players }) => players)).size,
     onForNews: onForNews(space, rows),
     freeSockets: freeSocketsOf(job, castOf(household).screen?.nature.device),
   };

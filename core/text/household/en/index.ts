@@ -63,7 +63,7 @@ function line(fact: SheetFact): string {
       }
     // falls through
     case "stays-on":
-      return `Leave ${listed(fact.devices)} plugged in and on. The sound passes through ${fact.devices.length === 1 ? "it" : "them"}.`;
+      return `Leave ${listed(fact.devices)} plugged in and on. The ${fact.passes} passes through ${fact.devices.length === 1 ? "it" : "them"}.`;
     case "control-stays":
       return `Leave “HDMI control” on in the menus of ${listed(fact.devices)}. The sound of ${listed(fact.sound)} needs it.`;
     case "check":

@@ -63,7 +63,7 @@ function line(fact: SheetFact): string {
       }
     // falls through
     case "stays-on":
-      return `Deje ${listed(fact.devices)} siempre con corriente. El sonido pasa por ahí.`;
+      return `Deje ${listed(fact.devices)} siempre con corriente. ${fact.passes === "sound" ? "El sonido" : "La imagen"} pasa por ahí.`;
     case "control-stays":
       return `Deje activado «HDMI control» en los menús de ${listed(fact.devices)}. Lo necesita el sonido de ${listed(fact.sound)}.`;
     case "check":
