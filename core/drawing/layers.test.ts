@@ -49,7 +49,10 @@ describe("the layers of the map", () => {
     const off = made(loft, planned("television", "cec", "off"));
     const { cables, sockets } = layerOf(off, null, "control");
     expect(cables.get("bar-tv")?.line).toBe("lost");
-    expect(sockets.get("television hdmi3")).toEqual({ words: "CEC off", sentence: "Television has CEC off, so it neither sends nor obeys HDMI control." });
+    expect(sockets.get("television hdmi3")).toEqual({
+      words: "CEC off",
+      sentence: "Television has CEC off, so it neither sends nor obeys HDMI control.",
+    });
   });
 
   test("power stands on the plates that the row passes, and on no other", () => {
