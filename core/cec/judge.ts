@@ -49,7 +49,25 @@ export interface JudgedAct {
 /** Plays and judges an act. Null where the room has nobody for it. */
 export function judgeAct(household: Household, act: Act, seed = 1): JudgedAct | null {
   const played = play(household, act, seed);
-  if (!played) return null;
+  return played && judged(household, played, seed);
+}
+
+/** A person who knows what else to press does not wait for the first key to have done its work. */
+const BETWEEN_KEYS_MS = 2000;
+
+/** The same act where what is left to press is pressed right after its first key. */
+export function judgeAtOnce(
+  household: Household,
+  { played: { act, start, pressed } }: JudgedAct,
+  steps: readonly HandStep[],
+  seed = 1,
+): JudgedAct {
+  const keys = [...pressed, ...steps.map((step, index) => ({ ...step, atMs: (index + 1) * BETWEEN_KEYS_MS }))];
+  return judged(household, { act, start, pressed: keys, trace: simulate(start, keys, seed) }, seed);
+}
+
+function judged(household: Household, played: Played, seed: number): JudgedAct {
+  const { act } = played;
   const verdict = verdictOf(household, played, seed);
   const steps = verdict.verdict === "with-a-step" ? verdict.steps : [];
   const course = BRINGS.has(act.act) ? courseOf(household, played) : [];

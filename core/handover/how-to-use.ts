@@ -1,4 +1,4 @@
-import { castOf, judgeAct, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
+import { castOf, judgeAct, judgeAtOnce, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
 import { deviceName } from "@/core/text";
 import { inputName, pressesByHand } from "./hand-path";
 import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
@@ -41,19 +41,34 @@ function wokenBy(household: Household, { played }: JudgedAct): readonly string[]
   });
 }
 
-/** Long enough, in whole seconds; null where nothing is waited for. */
-function secondsOf({ pictureMs, soundMs }: JudgedAct): number | null {
+/** What comes on by itself, and how long it takes, in whole seconds, until there is picture or sound; nothing where there is neither. */
+function wakesOf(household: Household, judged: JudgedAct): readonly WakesFact[] {
+  const { pictureMs, soundMs } = judged;
+  const devices = wokenBy(household, judged);
   const ms = Math.max(pictureMs ?? 0, soundMs ?? 0);
-  return ms > 1000 ? Math.ceil(ms / 1000) : null;
+  const seconds = ms > 1000 ? Math.ceil(ms / 1000) : null;
+  const until = pictureMs === null ? "sound" : soundMs === null ? "picture" : "both";
+  return devices.length || seconds !== null ? [{ says: "wakes", devices, seconds, until }] : [];
 }
+
+type WakesFact = Extract<SheetFact, { says: "wakes" }>;
+
+/** The act, with the power keys that it still takes pressed at once where that goes as well: nobody waits for one device to switch on the next. */
+function poweredAtOnce(household: Household, judged: JudgedAct): JudgedAct {
+  const powers = judged.verdict.verdict === "with-a-step" ? judged.verdict.steps.filter(({ key }) => key.press === "power-on") : [];
+  const atOnce = powers.length ? judgeAtOnce(household, judged, powers) : judged;
+  return isGood(atOnce) ? atOnce : judged;
+}
+
+const isGood = ({ verdict: { verdict } }: JudgedAct): boolean => verdict !== "fails" && verdict !== "unstable";
 
 /** How some players are used. */
 export interface WayOfUse {
   readonly players: readonly UsedPlayer[];
   readonly id: string;
   readonly facts: readonly SheetFact[];
-  /** Nothing but its own power key. */
-  readonly isPlain: boolean;
+  /** Its own power key comes first, and control does the rest or says what is left. */
+  readonly beginsWithOwnKey: boolean;
 }
 
 /** The act that begins the use of a player: its own key wakes it; a screen with its own contents is switched on. */
@@ -68,49 +83,47 @@ function actOf(household: Household, { device, isScreen, uses }: PlayerRows): Ac
 function wayOf(household: Household, used: PlayerRows): WayOfUse {
   const players = [{ player: nameOf(household, used.device), uses: used.uses }];
   const act = actOf(household, used);
-  const judged = act && judgeAct(household, act);
-  const { verdict } = judged?.verdict ?? { verdict: "fails" };
-  const isGood = judged && verdict !== "fails" && verdict !== "unstable";
-  if (!judged || !isGood) {
+  const first = act && judgeAct(household, act);
+  if (!first || !isGood(first)) {
     const presses = pressesByHand(household.job, used.device, used.rows);
-    return { players, id: used.device, facts: presses.map((press): SheetFact => ({ says: "press", press })), isPlain: false };
+    return { players, id: used.device, facts: presses.map((press): SheetFact => ({ says: "press", press })), beginsWithOwnKey: false };
   }
-  const woken = wokenBy(household, judged);
-  const seconds = secondsOf(judged);
-  const first = judged.played.pressed.map((pressed): SheetFact => ({ says: "press", press: pressOf(household, pressed) }));
+  const judged = poweredAtOnce(household, first);
+  const pressFact = (step: HandStep): SheetFact => ({ says: "press", press: pressOf(household, step) });
+  const { pressed } = judged.played;
   const then = judged.verdict.verdict === "with-a-step" ? judged.verdict.steps : [];
-  const wakes: SheetFact[] = woken.length || seconds !== null ? [{ says: "wakes", devices: woken, seconds }] : [];
-  const isPlain = act?.act === "wake" && then.length === 0;
   return {
     players,
     id: used.device,
-    facts: [...first, ...wakes, ...then.map((step): SheetFact => ({ says: "press", press: pressOf(household, step) }))],
-    isPlain,
+    facts: [...pressed.map(pressFact), ...wakesOf(household, judged), ...then.map(pressFact)],
+    beginsWithOwnKey: act?.act === "wake",
   };
 }
 
-/** Players whose own power key does everything share their lines; the time is that of the slowest. */
+/** All that follows the first key, but for how long it takes. */
+const restOf = ({ facts: [, ...rest] }: WayOfUse): string =>
+  JSON.stringify(rest.map((fact) => (fact.says === "wakes" ? { ...fact, seconds: null } : fact)));
+
+/** Players after whose own power key all goes the same share their lines; the time is that of the slowest. */
 function together(ways: readonly WayOfUse[]): readonly WayOfUse[] {
   const groups = new Map<string, WayOfUse[]>();
   for (const way of ways) {
-    const woken = way.facts.flatMap((fact) => (fact.says === "wakes" ? fact.devices : []));
-    const key = way.isPlain ? woken.toSorted().join("\n") : `alone ${way.id}`;
+    const key = way.beginsWithOwnKey ? restOf(way) : `alone ${way.id}`;
     groups.set(key, [...(groups.get(key) ?? []), way]);
   }
   return [...groups.values()].flatMap((group): WayOfUse[] => {
     const [first] = group;
     if (!first || group.length === 1) return group;
-    const wakes = group.flatMap(({ facts }) => facts.filter((fact) => fact.says === "wakes"));
-    const seconds = Math.max(0, ...wakes.map((fact) => fact.seconds ?? 0));
-    const devices = wakes[0]?.devices ?? [];
+    const slowest = Math.max(
+      0,
+      ...group.flatMap(({ facts }) => facts.flatMap((fact) => (fact.says === "wakes" ? (fact.seconds ?? 0) : []))),
+    );
+    const rest = first.facts.slice(1).map((fact): SheetFact => (fact.says === "wakes" ? { ...fact, seconds: slowest || null } : fact));
     return [
       {
         ...first,
         players: group.flatMap(({ players }) => players),
-        facts: [
-          { says: "press-own-power" },
-          ...(devices.length || seconds ? [{ says: "wakes", devices, seconds: seconds || null } as const] : []),
-        ],
+        facts: [{ says: "press-own-power" }, ...rest],
         id: group.map(({ id }) => id).join("+"),
       },
     ];

@@ -45,7 +45,13 @@ export type SheetFact =
   | { readonly says: "press"; readonly press: SheetPress }
   /** The power key of whichever of several devices is wanted. */
   | { readonly says: "press-own-power" }
-  | { readonly says: "wakes"; readonly devices: readonly string[]; readonly seconds: number | null }
+  /** What comes on by itself, and how long it takes until there is picture, sound or both; null: nothing to wait for. */
+  | {
+      readonly says: "wakes";
+      readonly devices: readonly string[];
+      readonly seconds: number | null;
+      readonly until: "picture" | "sound" | "both";
+    }
   /** For some uses of some players, or for all that is heard. */
   | { readonly says: "volume"; readonly device: string; readonly by: "remote" | "knob"; readonly players: readonly UsedPlayer[] | null }
   | { readonly says: "off"; readonly press: SheetPress; readonly stays: readonly string[] }

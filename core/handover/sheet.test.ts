@@ -27,7 +27,7 @@ describe("how to use a room", () => {
       expect.arrayContaining([
         { says: "use", players: [{ player: "streamer", uses: expect.arrayContaining(["film"]) as unknown }] },
         { says: "press", press: { device: "streamer", key: "power" } },
-        { says: "wakes", devices: expect.arrayContaining(["tv", "bar"]) as unknown, seconds: expect.any(Number) as unknown },
+        { says: "wakes", devices: expect.arrayContaining(["tv", "bar"]) as unknown, seconds: expect.any(Number) as unknown, until: "both" },
         { says: "off", press: { device: "tv", key: "power" }, stays: [] },
       ]),
     );
@@ -60,6 +60,27 @@ describe("how to use a room", () => {
       facts.filter(({ says }) => says === "use").map((fact) => (fact.says === "use" ? fact.players.map(({ player }) => player) : [])),
     ).toContainEqual(["streamer", "console"]);
   });
+});
+
+test("what control does not wake is switched on at once, before the wait: nobody waits for sound with the bar off", () => {
+  const job = set(
+    room(
+      [device("tv-no-return", "tv"), device("bar-two-inputs", "bar"), device("streamer-4k", "streamer"), device("console-mat", "console")],
+      "streamer hdmi-out > tv hdmi1",
+      "console hdmi-out > tv hdmi2",
+      "tv optical-out > bar optical-in",
+    ),
+    "bar cec off",
+    "tv speakers external",
+  );
+  const lines = factsOf(job, "use");
+  const own = lines.findIndex(({ says }) => says === "press-own-power");
+  expect(lines.slice(own - 1, own + 3)).toEqual([
+    { says: "use", players: [expect.objectContaining({ player: "streamer" }), expect.objectContaining({ player: "console" })] },
+    { says: "press-own-power" },
+    { says: "press", press: { device: "bar", key: "power" } },
+    { says: "wakes", devices: ["tv"], seconds: expect.any(Number) as unknown, until: "both" },
+  ]);
 });
 
 describe("what to choose on the sound system", () => {

@@ -11,6 +11,8 @@ const { listed } = parts;
 const byThemselves = (devices: readonly string[]): string =>
   `${listed(devices)} ${devices.length === 1 ? "turns on by itself" : "turn on by themselves"}.`;
 
+const UNTIL = { picture: "the picture", sound: "the sound", both: "picture and sound" } as const;
+
 function line(fact: SheetFact): string {
   switch (fact.says) {
     case "use":
@@ -22,7 +24,7 @@ function line(fact: SheetFact): string {
     case "wakes":
       return [
         ...(fact.devices.length ? [byThemselves(fact.devices)] : []),
-        ...(fact.seconds === null ? [] : [`Wait about ${plural(fact.seconds, "second")} for picture and sound.`]),
+        ...(fact.seconds === null ? [] : [`Wait about ${plural(fact.seconds, "second")} for ${UNTIL[fact.until]}.`]),
       ].join(" ");
     case "volume":
       return `${fact.players ? `${byUses(parts, fact.players, "with")}, volume` : "Volume"}: ${fact.by === "knob" ? "turn the knob" : "the keys of the remote"} of ${fact.device}.`;

@@ -11,6 +11,8 @@ const byThemselves = (devices: readonly string[]): string =>
 
 const seconds = (count: number): string => `${count} ${count === 1 ? "segundo" : "segundos"}`;
 
+const UNTIL = { picture: "ver la imagen", sound: "oír", both: "ver y oír" } as const;
+
 function line(fact: SheetFact): string {
   switch (fact.says) {
     case "use":
@@ -22,7 +24,7 @@ function line(fact: SheetFact): string {
     case "wakes":
       return [
         ...(fact.devices.length ? [byThemselves(fact.devices)] : []),
-        ...(fact.seconds === null ? [] : [`Espere unos ${seconds(fact.seconds)} hasta ver y oír.`]),
+        ...(fact.seconds === null ? [] : [`Espere unos ${seconds(fact.seconds)} hasta ${UNTIL[fact.until]}.`]),
       ].join(" ");
     case "volume":
       return `${fact.players ? `${byUses(parts, fact.players, "con")}, volumen` : "Volumen"}: ${fact.by === "knob" ? "gire el botón" : "las teclas del mando"} de ${fact.device}.`;
