@@ -1,6 +1,7 @@
 import type { Arrival, UnknownFact } from "@/core/chain";
 import { effectiveSetting, type Device, type Port } from "@/core/device";
-import type { Cable, Job } from "@/core/job";
+import { findPort, type Cable, type Job } from "@/core/job";
+import type { PictureLoss } from "@/core/picture";
 
 /** Something nobody has given yet: what the engine's verdicts may depend on, and figures of sockets, delays and cable runs beside. */
 export type SurveyFact =
@@ -25,9 +26,12 @@ export function openQuestions(job: Job, board: readonly Arrival[]): readonly Ope
     const key = JSON.stringify(fact);
     const known = waiting.get(key) ?? { fact, rows: [] };
     waiting.set(key, known);
-    if (row) known.rows.push(row);
+    if (row && !known.rows.includes(row)) known.rows.push(row);
   };
-  for (const { id, losses } of board) for (const { reason } of losses) if ("unknown" in reason) note(reason.unknown, id);
+  for (const { id, losses, pictureLosses } of board) {
+    for (const { reason } of losses) if ("unknown" in reason) note(reason.unknown, id);
+    for (const fact of pictureLosses.flatMap((loss) => pictureWaitsFor(job, loss))) note(fact, id);
+  }
   for (const fact of [
     ...job.devices.flatMap(factsOfDevice),
     ...job.cables.flatMap((cable) => factsOfCable(job, cable)),
@@ -35,6 +39,13 @@ export function openQuestions(job: Job, board: readonly Arrival[]): readonly Ope
   ])
     note(fact);
   return [...waiting.values()].sort((a, b) => Number(b.rows.length > 0) - Number(a.rows.length > 0));
+}
+
+/** What would have to be known to judge a picture: a setting, or what a socket on its way can do. */
+function pictureWaitsFor(job: Job, loss: PictureLoss): readonly SurveyFact[] {
+  if (loss.code === "picture-setting-unknown") return [{ fact: "setting", device: loss.device, setting: loss.setting }];
+  const port = loss.code === "picture-unknown" ? findPort(job, loss) : undefined;
+  return port && loss.code === "picture-unknown" ? factsOfPort(loss.device, port).filter(({ fact }) => fact !== "return-socket") : [];
 }
 
 function factsOfDevice(device: Device): readonly SurveyFact[] {
