@@ -66,8 +66,9 @@ export type SheetFact =
     }
   | {
       readonly says: "not-expected";
-      readonly players: readonly string[];
-      readonly uses: readonly Use[];
+      readonly players: readonly UsedPlayer[];
+      /** Other titles of the same kind are not lost in this way. */
+      readonly isSome: boolean;
       readonly missing: Missing;
       readonly cause: PlainCause | null;
     }

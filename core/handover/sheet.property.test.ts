@@ -4,8 +4,9 @@ import { anyJob, anyRoom } from "@/demo/any-room-under-test";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
 import { tries } from "@/demo/tries-under-test";
 import { solve } from "@/core/chain";
-import { householdSheet, type SheetFact } from "@/core/handover";
+import { householdSheet, type SheetFact, type Use } from "@/core/handover";
 import { findPort, type CableEnd, type Job } from "@/core/job";
+import { SHEET_WORDS } from "@/core/text";
 
 /*
  * The sheet is followed here as somebody in the room would: what is named is switched on, what is chosen is chosen, and then sound and
@@ -109,3 +110,33 @@ test("an input that somebody is told to choose on the sound system is one by whi
   );
   expect(told).toBeGreaterThan(20);
 });
+
+test("what is not to be expected of a player is so on the board: of all its titles of that kind, or of some", () => {
+  let said = 0;
+  fc.assert(
+    fc.property(anyRoom.map(anyJob), (job) => {
+      const { rows } = solve(job, "planned");
+      const lines = householdSheet(job, SOURCE).sections.flatMap((section) => section.lines.map(({ fact }) => fact));
+      for (const fact of lines)
+        if (fact.says === "not-expected")
+          for (const { player: name, uses } of fact.players)
+            for (const use of uses) {
+              said += 1;
+              const player = job.devices.find((device) => device.name === name)?.id;
+              const own = rows.filter((row) => row.player === player && KINDS[use].includes(row.content.kind));
+              const lessened = own.filter(({ verdict, losses }) => verdict !== "full" || losses.length > 0);
+              expect(lessened.length, SHEET_WORDS.en.line(fact)).toBeGreaterThan(0);
+              if (!fact.isSome) expect(lessened.length, SHEET_WORDS.en.line(fact)).toBe(own.length);
+            }
+    }),
+    tries(300, 5000, 47),
+  );
+  expect(said).toBeGreaterThan(100);
+});
+
+const KINDS: Readonly<Record<Use, readonly string[]>> = {
+  film: ["film", "series", "concert"],
+  tv: ["news"],
+  game: ["game"],
+  music: ["music"],
+};

@@ -37,7 +37,7 @@ function line(fact: SheetFact): string {
     case "display":
       return `With ${listed(fact.players)}, the display of ${fact.system} says “${fact.words}” when the title has surround sound.${fact.height ? " Then sound also comes from above." : ""}`;
     case "not-expected":
-      return `${upperFirst(listed(fact.uses.map((use) => parts.uses[use])))} with ${listed(fact.players)}: ${parts.missing[fact.missing]}.${fact.cause ? ` ${upperFirst(parts.cause(fact.cause))}` : ""} ${fact.missing === "sound" || fact.missing === "picture" ? "Your installer knows of it." : "Nothing is broken."}`;
+      return `${byUses(parts, fact.players, "with")}: ${fact.isSome ? "with some titles " : ""}${parts.missing[fact.missing]}.${fact.cause ? ` ${upperFirst(parts.cause(fact.cause))}` : ""} ${fact.missing === "sound" || fact.missing === "picture" ? "Your installer knows of it." : "Nothing is broken."}`;
     case "lamp-unit":
       return `${upperFirst(fact.unit)}: a steady lamp means it is ready. A blinking lamp means it has lost its partner.`;
     case "lamp-box":

@@ -37,7 +37,7 @@ function line(fact: SheetFact): string {
     case "display":
       return `Con ${listed(fact.players)}, la pantalla de ${fact.system} dice «${fact.words}» si el título tiene sonido envolvente.${fact.height ? " Entonces también suena desde arriba." : ""}`;
     case "not-expected":
-      return `${upperFirst(listed(fact.uses.map((use) => parts.uses[use])))} con ${listed(fact.players)}: ${parts.missing[fact.missing]}.${fact.cause ? ` ${upperFirst(parts.cause(fact.cause))}` : ""} ${fact.missing === "sound" || fact.missing === "picture" ? "Su instalador lo sabe." : "No es una avería."}`;
+      return `${byUses(parts, fact.players, "con")}: ${fact.isSome ? "con algunos títulos " : ""}${parts.missing[fact.missing]}.${fact.cause ? ` ${upperFirst(parts.cause(fact.cause))}` : ""} ${fact.missing === "sound" || fact.missing === "picture" ? "Su instalador lo sabe." : "No es una avería."}`;
     case "lamp-unit":
       return `${upperFirst(fact.unit)}: luz fija, está listo. Luz que parpadea, ha perdido la conexión.`;
     case "lamp-box":
