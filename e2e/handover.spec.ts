@@ -13,7 +13,7 @@ test("Sail Loft is handed over: a sentence is changed, the package comes down, a
   const id = await importDemo(request, "sail-loft");
   await page.goto(`/jobs/${id}/handover`);
   await expect(sheetOf(page).getByRole("heading", { name: "How to use: Sail Loft" })).toBeVisible();
-  await expect(sheetOf(page).getByText("Press the power key on the remote of the one that you want.")).toBeVisible();
+  await expect(sheetOf(page).getByText("Press the power key of the one that you want.")).toBeVisible();
   await expect(sheetOf(page).getByRole("region", { name: "No sound? Try these in order" }).getByRole("listitem")).toHaveCount(6);
 
   await sheetOf(page)

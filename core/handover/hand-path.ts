@@ -2,7 +2,7 @@ import { pictureRun, type Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
 import { findDevice, findPort, type Cable, type CableEnd, type Job } from "@/core/job";
 import { deviceName } from "@/core/text";
-import type { SheetPress } from "./sheet-facts";
+import type { SheetKey, SheetPress } from "./sheet-facts";
 
 /** The sockets by which the sound of a row comes into the devices on its way, in their order. */
 export const entriesOfSound = ({ hops }: Arrival): readonly CableEnd[] =>
@@ -27,6 +27,13 @@ export const hasChoice = (job: Job, device: string): boolean => {
   return plugged.size + Number(own) > 1;
 };
 
+/** A key of a device; one that hears no infrared may have no remote at all. */
+export const pressAt = (job: Job, device: string, key: SheetKey): SheetPress => ({
+  device: deviceName(job, device),
+  hasRemote: (findDevice(job, device)?.control.infrared ?? "none") !== "none",
+  ...key,
+});
+
 /** What a socket is called where an input is chosen. */
 export const inputName = (job: Job, end: CableEnd): string => findPort(job, end)?.label ?? end.port;
 
@@ -40,12 +47,11 @@ export function pressesByHand(job: Job, player: string, rows: readonly Arrival[]
   const screen = (shown ?? rows.find((row) => row.screen !== null))?.screen ?? null;
   const inputs = [...(shown ? entriesOfPicture(job, shown) : []), ...(heard ? entriesOfSound(heard) : [])];
   const onWay = [player, ...inputs.map(({ device }) => device), ...(screen ? [screen] : []), ...(heard?.system ? [heard.system] : [])];
-  const name = (id: string) => deviceName(job, id);
   const powered = [...new Set(onWay)].filter((id) => findDevice(job, id)?.role !== "box");
   const chosen = new Map(inputs.filter(({ device }) => hasChoice(job, device)).map((end) => [end.device, inputName(job, end)]));
   return [
-    ...powered.map((id): SheetPress => ({ device: name(id), key: "power" })),
-    ...[...chosen].map(([id, input]): SheetPress => ({ device: name(id), key: "input", input })),
-    ...(screen === player && hasChoice(job, player) ? [{ device: name(player), key: "input", input: null } as const] : []),
+    ...powered.map((id) => pressAt(job, id, { key: "power" })),
+    ...[...chosen].map(([id, input]) => pressAt(job, id, { key: "input", input })),
+    ...(screen === player && hasChoice(job, player) ? [pressAt(job, player, { key: "input", input: null })] : []),
   ];
 }

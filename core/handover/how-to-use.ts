@@ -1,6 +1,6 @@
 import { castOf, judgeAct, judgeAtOnce, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
 import { deviceName } from "@/core/text";
-import { inputName, pressesByHand } from "./hand-path";
+import { inputName, pressAt, pressesByHand } from "./hand-path";
 import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
 import type { PlayerRows } from "./used-players";
@@ -26,10 +26,7 @@ function keyOf({ job, network }: Household, { device, key }: HandStep): SheetKey
   }
 }
 
-const pressOf = (household: Household, step: HandStep): SheetPress => ({
-  device: nameOf(household, step.device),
-  ...keyOf(household, step),
-});
+const pressOf = (household: Household, step: HandStep): SheetPress => pressAt(household.job, step.device, keyOf(household, step));
 
 /** Devices that came on by themselves in an act. */
 function wokenBy(household: Household, { played }: JudgedAct): readonly string[] {

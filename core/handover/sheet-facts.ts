@@ -8,8 +8,8 @@ export type Use = (typeof USES)[number];
 export type SheetKey =
   { readonly key: "power" | "volume-up" | "volume-down" | "mute" | "return" } | { readonly key: "input"; readonly input: string | null };
 
-/** Whose remote or front, and which key. */
-export type SheetPress = SheetKey & { readonly device: string };
+/** Whose key, and which; whether it is known to have a remote. */
+export type SheetPress = SheetKey & { readonly device: string; readonly hasRemote: boolean };
 
 /** Players that are used in the same way, each with what is watched, played or heard there. */
 export interface UsedPlayer {

@@ -27,9 +27,9 @@ describe("how to use a room", () => {
     expect(factsOf(overArc(), "use")).toEqual(
       expect.arrayContaining([
         { says: "use", players: [{ player: "streamer", uses: expect.arrayContaining(["film"]) as unknown }] },
-        { says: "press", press: { device: "streamer", key: "power" } },
+        { says: "press", press: { device: "streamer", hasRemote: true, key: "power" } },
         { says: "wakes", devices: expect.arrayContaining(["tv", "bar"]) as unknown, seconds: expect.any(Number) as unknown, until: "both" },
-        { says: "off", press: { device: "tv", key: "power" }, stays: [] },
+        { says: "off", press: { device: "tv", hasRemote: true, key: "power" }, stays: [] },
       ]),
     );
   });
@@ -40,10 +40,10 @@ describe("how to use a room", () => {
     const presses = factsOf(job, "use").flatMap((fact) => (fact.says === "press" ? [fact.press] : []));
     expect(presses).toEqual(
       expect.arrayContaining([
-        { device: "streamer", key: "power" },
-        { device: "tv", key: "power" },
-        { device: "bar", key: "power" },
-        { device: "tv", key: "input", input: port },
+        { device: "streamer", hasRemote: true, key: "power" },
+        { device: "tv", hasRemote: true, key: "power" },
+        { device: "bar", hasRemote: true, key: "power" },
+        { device: "tv", hasRemote: true, key: "input", input: port },
       ]),
     );
   });
@@ -79,7 +79,7 @@ test("what control does not wake is switched on at once, before the wait: nobody
   expect(lines.slice(own - 1, own + 3)).toEqual([
     { says: "use", players: [expect.objectContaining({ player: "streamer" }), expect.objectContaining({ player: "console" })] },
     { says: "press-own-power" },
-    { says: "press", press: { device: "bar", key: "power" } },
+    { says: "press", press: { device: "bar", hasRemote: true, key: "power" } },
     { says: "wakes", devices: ["tv"], seconds: expect.any(Number) as unknown, until: "both" },
   ]);
 });
@@ -153,6 +153,16 @@ test("a box is named with what passes it, and one that is plugged for nothing is
   );
   expect(factsOf(split, "stays-on")).toContainEqual({ says: "stays-on", devices: ["splitter"], passes: "picture" });
   expect(factsOf(split, "lamps").flatMap((fact) => (fact.says === "lamp-box" ? [fact.device] : []))).toEqual(["splitter"]);
+});
+
+test("a computer has a power key and no remote", () => {
+  const job = room(
+    [device("tv-earc", "tv"), device("bar-earc-only", "bar"), device("computer", "computer")],
+    "computer hdmi-out > tv hdmi1",
+    "bar hdmi-out > tv hdmi3",
+  );
+  const presses = factsOf(job, "use").filter((fact) => fact.says === "press" && fact.press.device === "computer");
+  expect(presses.map((fact) => SHEET_WORDS.en.line(fact))).toContain("Press the power key of computer.");
 });
 
 test("an amplifier with nothing but a knob has no mute key to be pressed", () => {

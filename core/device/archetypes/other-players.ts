@@ -82,6 +82,7 @@ export const OTHER_PLAYERS: readonly Archetype[] = [
       onOff("hdr"),
     ],
     speaksCec: false,
+    control: { infrared: "none" },
   },
   {
     archetype: "game-box-composite",

@@ -25,6 +25,8 @@ const stereoThing = (
   dials: spec.dials ?? null,
   speaksCec: false,
   volume: spec.volume,
+  // What has a knob has no remote.
+  ...(spec.volume === "knob" ? { control: { infrared: "none" as const } } : {}),
 });
 
 /** Sound systems that are neither bar nor receiver. */

@@ -20,7 +20,7 @@ function line(fact: SheetFact): string {
     case "press":
       return parts.press(fact.press);
     case "press-own-power":
-      return "Press the power key on the remote of the one that you want.";
+      return "Press the power key of the one that you want.";
     case "wakes":
       return [
         ...(fact.devices.length ? [byThemselves(fact.devices)] : []),

@@ -6,7 +6,7 @@ function press(given: SheetPress): string {
   const { device } = given;
   switch (given.key) {
     case "power":
-      return `Press the power key on the remote of ${device}.`;
+      return given.hasRemote ? `Press the power key on the remote of ${device}.` : `Press the power key of ${device}.`;
     case "volume-up":
       return `Press volume up on the remote of ${device}.`;
     case "volume-down":

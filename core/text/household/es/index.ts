@@ -20,7 +20,7 @@ function line(fact: SheetFact): string {
     case "press":
       return parts.press(fact.press);
     case "press-own-power":
-      return "Pulse la tecla de encendido del mando del aparato que quiera.";
+      return "Pulse la tecla de encendido del aparato que quiera.";
     case "wakes":
       return [
         ...(fact.devices.length ? [byThemselves(fact.devices)] : []),

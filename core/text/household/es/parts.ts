@@ -13,7 +13,7 @@ function press(given: SheetPress): string {
   const { device } = given;
   switch (given.key) {
     case "power":
-      return `Pulse la tecla de encendido del mando de ${device}.`;
+      return given.hasRemote ? `Pulse la tecla de encendido del mando de ${device}.` : `Pulse la tecla de encendido de ${device}.`;
     case "volume-up":
       return `Pulse subir volumen en el mando de ${device}.`;
     case "volume-down":
