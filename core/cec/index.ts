@@ -12,6 +12,7 @@ export { actOfEvent, actsOf, castOf, eventOf, isOnPurpose, type Act, type Played
 export { conflictsOf, type Conflict } from "./conflicts";
 export { conflictCures, curesOf, householdAfter, roomCures, type Cure, type WeighedCure } from "./cures";
 export type { InfraredLimit } from "./programmed-remote";
+export { staysOnAfterOff } from "./after-off";
 export { judgeAct, judgeAtOnce, judgeAll, type ActVerdict, type HandStep, type JudgedAct, type Miss } from "./judge";
 export { soundingOf, volumeOwner, type Cast, type Sounding } from "./sound-of";
 export { quarrelsOf } from "./quarrels";

@@ -1,4 +1,4 @@
-import { castOf, judgeAct, judgeAtOnce, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
+import { castOf, judgeAct, judgeAtOnce, staysOnAfterOff, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
 import { deviceName } from "@/core/text";
 import { inputName, pressAt, pressesByHand } from "./hand-path";
 import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
@@ -143,22 +143,11 @@ export function linesOfUse(household: Household, players: readonly PlayerRows[],
   ];
 }
 
-/** What stays on after the screen's power key; where devices keep taking the room from each other, all of them. */
-function leftOn({ stations }: Household, { verdict, played }: JudgedAct): readonly string[] {
-  if (verdict.verdict === "unstable")
-    return [...stations.values()].flatMap(({ nature }) =>
-      nature.leftOn || played.pressed.some(({ device }) => device === nature.device) ? [] : [nature.device],
-    );
-  return "misses" in verdict ? verdict.misses.flatMap((miss) => ("device" in miss ? [miss.device] : [])) : [];
-}
-
+/** The key that ends it all, and what goes off by its own key alone: what control leaves on, and what no control wire reaches. */
 function offLines(household: Household, players: readonly PlayerRows[]): readonly SheetLine[] {
-  const judged = judgeAct(household, { act: "screen-off" });
-  const [press] = judged?.played.pressed ?? [];
-  if (!judged || !press) return [];
-  const left = leftOn(household, judged);
-  // What no control wire reaches goes off by its own key alone.
+  const [press] = judgeAct(household, { act: "screen-off" })?.played.pressed ?? [];
+  if (!press) return [];
   const apart = players.flatMap(({ device, isScreen }) => (isScreen || household.stations.has(device) ? [] : [device]));
-  const stays = [...new Set([...left, ...apart])].map((device) => nameOf(household, device));
+  const stays = [...new Set([...staysOnAfterOff(household), ...apart])].map((device) => nameOf(household, device));
   return [sheetLine("sentence", "use off", { says: "off", press: pressOf(household, press), stays })];
 }

@@ -181,6 +181,13 @@ test("a player that no control wire reaches is switched off by hand: the sheet d
   expect(off).toMatchObject({ stays: ["Game box, old"] });
 });
 
+test("whichever player was in use, what stays on after the screen’s key is named: a computer that takes no part in control too", () =>
+  expect(factsOf(demoJob("village-hall"), "use")).toContainEqual({
+    says: "off",
+    press: { device: "Projector", hasRemote: true, key: "power" },
+    stays: ["Desk computer", "Receiver"],
+  }));
+
 describe("what is not to be expected", () => {
   test("an Atmos stream over a TV that passes Dolby Digital on: the height is missed, and the TV is why", () => {
     const lines = factsOf(overArc(), "surround").filter(({ says }) => says === "not-expected");
