@@ -1,7 +1,7 @@
 import { castOf, type Household } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
-import { cableAt, findPort, type CableEnd } from "@/core/job";
+import { cableAt, findDevice, findPort, type CableEnd } from "@/core/job";
 import { deviceName } from "@/core/text";
 import { entriesOfSound, hasChoice, inputName } from "./hand-path";
 import type { WayOfUse } from "./how-to-use";
@@ -41,11 +41,25 @@ export function choiceLines(household: Household, players: readonly PlayerRows[]
     const input = inputName(job, entry);
     chosen.set(input, [...(chosen.get(input) ?? []), deviceName(job, device)]);
   }
-  if (heard.length > 0 && chosen.size === 0 && told.size === 0)
+  if (heard.length > 0 && chosen.size === 0 && told.size === 0) return nothingToChoose(household, system, heard);
+  return [...chosen].map(([input, names]) => sheetLine("sentence", `sound ${input}`, { says: "choose", on: name, players: names, input }));
+}
+
+/** A sound system on the control bus follows; another one with several sockets has to stay at the one that is plugged. */
+function nothingToChoose(
+  { job, stations }: Household,
+  system: string,
+  heard: readonly { readonly entry: CableEnd }[],
+): readonly SheetLine[] {
+  const name = deviceName(job, system);
+  const [first] = heard;
+  if ((stations.get(system)?.nature.logical ?? null) !== null)
     return [sheetLine("sentence", "sound follows", { says: "follows", system: name })];
-  return [...chosen].map(([input, names]) =>
-    sheetLine("sentence", `sound ${input}`, { says: "choose", system: name, players: names, input }),
-  );
+  const sockets =
+    findDevice(job, system)?.ports.filter(({ direction, connector }) => direction === "in" || connector === "bluetooth") ?? [];
+  return first && sockets.length > 1
+    ? [sheetLine("sentence", "sound stays", { says: "stays-at", system: name, input: inputName(job, first.entry) })]
+    : [];
 }
 
 const choosesOn = (system: string, fact: SheetFact): boolean =>

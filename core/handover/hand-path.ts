@@ -1,3 +1,4 @@
+import type { Household } from "@/core/cec";
 import { pictureRun, type Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
 import { findDevice, findPort, type Cable, type CableEnd, type Job } from "@/core/job";
@@ -9,7 +10,7 @@ export const entriesOfSound = ({ hops }: Arrival): readonly CableEnd[] =>
   hops.flatMap(({ cable, device, port }) => (cable ? [{ device, port }] : []));
 
 /** The sockets by which its picture does. */
-const entriesOfPicture = (job: Job, row: Arrival): readonly CableEnd[] =>
+export const entriesOfPicture = (job: Job, row: Arrival): readonly CableEnd[] =>
   pictureRun(job, row).flatMap(({ cable }) => job.cables.find(({ id }) => id === cable)?.to ?? []);
 
 /** The socket of a device by which something comes in over a cable; null where nothing does. */
@@ -41,13 +42,13 @@ export const inputName = (job: Job, end: CableEnd): string => findPort(job, end)
  * Everything that a person presses to use a player where nothing follows by itself: the power of each device on the way, then each input.
  * It is read from the ways of sound and picture alone, so it holds whatever HDMI control does. The first row that is heard stands for all.
  */
-export function pressesByHand(job: Job, player: string, rows: readonly Arrival[]): readonly SheetPress[] {
+export function pressesByHand({ job, stations }: Household, player: string, rows: readonly Arrival[]): readonly SheetPress[] {
   const shown = rows.find(({ picture }) => picture !== null);
   const heard = rows.find(({ plays }) => plays !== null) ?? rows[0];
   const screen = (shown ?? rows.find((row) => row.screen !== null))?.screen ?? null;
   const inputs = [...(shown ? entriesOfPicture(job, shown) : []), ...(heard ? entriesOfSound(heard) : [])];
   const onWay = [player, ...inputs.map(({ device }) => device), ...(screen ? [screen] : []), ...(heard?.system ? [heard.system] : [])];
-  const powered = [...new Set(onWay)].filter((id) => findDevice(job, id)?.role !== "box");
+  const powered = [...new Set(onWay)].filter((id) => findDevice(job, id)?.role !== "box" && !stations.get(id)?.nature.leftOn);
   const chosen = new Map(inputs.filter(({ device }) => hasChoice(job, device)).map((end) => [end.device, inputName(job, end)]));
   return [
     ...powered.map((id) => pressAt(job, id, { key: "power" })),

@@ -1,6 +1,7 @@
 import { castOf, judgeAct, judgeAtOnce, staysOnAfterOff, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
 import { deviceName } from "@/core/text";
 import { inputName, pressAt, pressesByHand } from "./hand-path";
+import { otherScreenLines } from "./other-screens";
 import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
 import type { PlayerRows } from "./used-players";
@@ -82,7 +83,7 @@ function wayOf(household: Household, used: PlayerRows): WayOfUse {
   const act = actOf(household, used);
   const first = act && judgeAct(household, act);
   if (!first || !isGood(first)) {
-    const presses = pressesByHand(household.job, used.device, used.rows);
+    const presses = pressesByHand(household, used.device, used.rows);
     return { players, id: used.device, facts: presses.map((press): SheetFact => ({ says: "press", press })), beginsWithOwnKey: false };
   }
   const judged = poweredAtOnce(household, first);
@@ -138,6 +139,7 @@ export function linesOfUse(household: Household, players: readonly PlayerRows[],
       sheetLine("head", `use ${way.id}`, { says: "use", players: way.players }),
       ...way.facts.map((fact, index) => sheetLine("step", `use ${way.id} ${index + 1}`, fact)),
     ]),
+    ...otherScreenLines(household, players),
     ...volumeLines(household.job, players),
     ...offLines(household, players),
   ];

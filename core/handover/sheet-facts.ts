@@ -42,6 +42,8 @@ export type SheetCheck =
 /** What a line of the household's sheet says, in no language: names are those of the job, figures have their unit in the name. */
 export type SheetFact =
   | { readonly says: "use"; readonly players: readonly UsedPlayer[] }
+  /** What is watched can be seen on this screen too. */
+  | { readonly says: "also-on"; readonly screen: string }
   | { readonly says: "press"; readonly press: SheetPress }
   /** The power key of whichever of several devices is wanted. */
   | { readonly says: "press-own-power" }
@@ -56,7 +58,9 @@ export type SheetFact =
   | { readonly says: "volume"; readonly device: string; readonly by: "remote" | "knob"; readonly players: readonly UsedPlayer[] | null }
   | { readonly says: "off"; readonly press: SheetPress; readonly stays: readonly string[] }
   | { readonly says: "follows"; readonly system: string }
-  | { readonly says: "choose"; readonly system: string; readonly players: readonly string[]; readonly input: string }
+  /** It has one input plugged of several, and nobody turns it. */
+  | { readonly says: "stays-at"; readonly system: string; readonly input: string }
+  | { readonly says: "choose"; readonly on: string; readonly players: readonly string[]; readonly input: string }
   | {
       readonly says: "display";
       readonly system: string;
@@ -89,7 +93,7 @@ export type SheetFact =
       readonly steps: number;
     }
   | { readonly says: "speech-order" }
-  | { readonly says: "stays-on"; readonly devices: readonly string[]; readonly passes: "sound" | "picture" }
+  | { readonly says: "stays-on"; readonly devices: readonly string[]; readonly does: "passes-sound" | "passes-picture" | "plays" }
   | { readonly says: "control-stays"; readonly devices: readonly string[]; readonly sound: readonly string[] }
   | { readonly says: "check"; readonly check: SheetCheck }
   | { readonly says: "call"; readonly firm: string; readonly phone: string };

@@ -22,6 +22,7 @@ function waysOnSheet(job: Job) {
   for (const { fact } of sections.find(({ id }) => id === "use")?.lines ?? []) {
     const way = ways.at(-1);
     if (fact.says === "use") ways.push({ players: fact.players.map(({ player }) => player), presses: [], isAlone: true });
+    else if (fact.says === "also-on") ways.push({ players: [], presses: [], isAlone: false });
     else if (way && fact.says === "press") way.presses.push(fact.press);
     else if (way && (fact.says === "wakes" || fact.says === "press-own-power")) way.isAlone = false;
   }
@@ -98,7 +99,7 @@ test("an input that somebody is told to choose on the sound system is one by whi
         if (fact.says === "choose")
           for (const name of fact.players) {
             told += 1;
-            const system = job.devices.find((device) => device.name === fact.system)?.id ?? "";
+            const system = job.devices.find((device) => device.name === fact.on)?.id ?? "";
             const player = job.devices.find((device) => device.name === name)?.id;
             const entries = rows
               .filter((row) => row.player === player && row.plays !== null)

@@ -117,7 +117,7 @@ describe("what to choose on the sound system", () => {
         ),
         "sound",
       ),
-    ).toEqual([{ says: "choose", system: "receiver", players: ["tv", "streamer"], input: "OPTICAL IN" }]));
+    ).toEqual([{ says: "choose", on: "receiver", players: ["tv", "streamer"], input: "OPTICAL IN" }]));
 });
 
 test("where the news come from the screen itself and control is off, each remote is named with what it changes", () => {
@@ -151,7 +151,7 @@ test("a box is named with what passes it, and one that is plugged for nothing is
     "splitter out-1 > tv hdmi1",
     "splitter out-2 > projector hdmi1",
   );
-  expect(factsOf(split, "stays-on")).toContainEqual({ says: "stays-on", devices: ["splitter"], passes: "picture" });
+  expect(factsOf(split, "stays-on")).toContainEqual({ says: "stays-on", devices: ["splitter"], does: "passes-picture" });
   expect(factsOf(split, "lamps").flatMap((fact) => (fact.says === "lamp-box" ? [fact.device] : []))).toEqual(["splitter"]);
 });
 
@@ -163,6 +163,13 @@ test("a computer has a power key and no remote", () => {
   );
   const presses = factsOf(job, "use").filter((fact) => fact.says === "press" && fact.press.device === "computer");
   expect(presses.map((fact) => SHEET_WORDS.en.line(fact))).toContain("Press the power key of computer.");
+});
+
+test("an amplifier with nothing but a knob is left on, at its input: nobody is told to press its power key", () => {
+  const job = demoJob("09-knob-amplifier", "systems");
+  expect(factsOf(job, "use").filter((fact) => fact.says === "press" && fact.press.device === "Amplifier")).toEqual([]);
+  expect(factsOf(job, "stays-on")).toContainEqual({ says: "stays-on", devices: ["Amplifier"], does: "plays" });
+  expect(factsOf(job, "sound")).toEqual([{ says: "stays-at", system: "Amplifier", input: "LINE IN L/R" }]);
 });
 
 test("an amplifier with nothing but a knob has no mute key to be pressed", () => {
@@ -181,11 +188,20 @@ test("a player that no control wire reaches is switched off by hand: the sheet d
   expect(off).toMatchObject({ stays: ["Game box, old"] });
 });
 
+test("another screen that shows the same has its own key on the sheet", () => {
+  const lines = factsOf(demoJob("village-hall"), "use");
+  const at = lines.findIndex(({ says }) => says === "also-on");
+  expect(lines.slice(at, at + 2)).toEqual([
+    { says: "also-on", screen: "Desk monitor" },
+    { says: "press", press: { device: "Desk monitor", hasRemote: true, key: "power" } },
+  ]);
+});
+
 test("whichever player was in use, what stays on after the screen’s key is named: a computer that takes no part in control too", () =>
   expect(factsOf(demoJob("village-hall"), "use")).toContainEqual({
     says: "off",
     press: { device: "Projector", hasRemote: true, key: "power" },
-    stays: ["Desk computer", "Receiver"],
+    stays: ["Desk computer", "Desk monitor", "Receiver"],
   }));
 
 describe("what is not to be expected", () => {

@@ -4,9 +4,9 @@ import { finderOf, type FirmFaults } from "@/core/diagnose";
 import { chosenSoundSystem, type Job } from "@/core/job";
 import { roomAnswer, type RoomAnswer } from "@/core/room";
 import { deviceName } from "@/core/text";
-import { boxesInUse, type BoxInUse } from "./boxes-in-use";
 import { choiceLines } from "./choice-lines";
 import { linesOfUse, waysOfUse } from "./how-to-use";
+import { leftOn, type LeftOn } from "./left-on";
 import { notExpected } from "./not-expected";
 import { displayFact } from "./on-the-display";
 import { silentLines } from "./sheet-checks";
@@ -29,7 +29,7 @@ export function householdSheet(job: Job, { firm, faults }: SheetSource): Househo
   const household = householdOf(job, "planned");
   const players = playersInUse(household);
   const ways = waysOfUse(household, players);
-  const boxes = boxesInUse(household);
+  const stays = leftOn(household);
   const finder = faults && job.devices.length <= MOST_DEVICES_TO_SEARCH && players.length ? finderOf(job, faults) : null;
   const rooms = job.rooms.map((room) => roomAnswer(job, room));
   const sections: readonly SheetSection[] = [
@@ -38,9 +38,9 @@ export function householdSheet(job: Job, { firm, faults }: SheetSource): Househo
     { id: "sound", lines: choiceLines(household, players, ways) },
     { id: "surround", lines: [...displayLines(household), ...notExpected(job, players)] },
     { id: "speech", lines: speechLines(job, rooms) },
-    { id: "lamps", lines: lampLines(job, boxes) },
+    { id: "lamps", lines: lampLines(job, stays) },
     { id: "charging", lines: chargeLines(rooms) },
-    { id: "stays-on", lines: stayLines(household, boxes) },
+    { id: "stays-on", lines: stayLines(household, stays) },
   ];
   return { room: job.name, sections: sections.filter(({ lines }) => lines.length > 0) };
 }
@@ -85,12 +85,12 @@ function speechLines(job: Job, rooms: readonly RoomAnswer[]): readonly SheetLine
 
 const MOST_SPEECH_STEPS = 3;
 
-function lampLines(job: Job, boxes: readonly BoxInUse[]): readonly SheetLine[] {
+function lampLines(job: Job, stays: readonly LeftOn[]): readonly SheetLine[] {
   return job.devices.flatMap((device): SheetLine[] => [
     ...unitsOf(device).flatMap((unit) =>
       unit.feed.feed === "wireless" ? [sentence(`lamp ${device.id} ${unit.id}`, { says: "lamp-unit", unit: unit.name })] : [],
     ),
-    ...(boxes.some((box) => box.device === device)
+    ...(device.role === "box" && stays.some((one) => one.device === device)
       ? [
           sentence(`lamp ${device.id}`, {
             says: "lamp-box",
@@ -115,18 +115,16 @@ const chargeLines = (rooms: readonly RoomAnswer[]): readonly SheetLine[] =>
     ),
   );
 
-const PASSES: readonly BoxInUse["passes"][] = ["sound", "picture"];
+const DOES: readonly LeftOn["does"][] = ["passes-sound", "passes-picture", "plays"];
 
-/** What must stay as it is: boxes with power, and HDMI control where the sound rests on it. */
-function stayLines(household: Household, boxes: readonly BoxInUse[]): readonly SheetLine[] {
+/** What must stay as it is: what nobody switches on, and HDMI control where the sound rests on it. */
+function stayLines(household: Household, stays: readonly LeftOn[]): readonly SheetLine[] {
   const { job } = household;
   const name = (id: string) => deviceName(job, id);
   return [
-    ...PASSES.flatMap((passes) => {
-      const devices = boxes.flatMap((box) => (box.passes === passes ? [box.device.name] : []));
-      return devices.length
-        ? [sentence(`stays-on boxes${passes === "sound" ? "" : ` ${passes}`}`, { says: "stays-on", devices, passes })]
-        : [];
+    ...DOES.flatMap((does) => {
+      const devices = stays.flatMap((one) => (one.does === does ? [one.device.name] : []));
+      return devices.length ? [sentence(`stays-on ${does === "passes-sound" ? "boxes" : does}`, { says: "stays-on", devices, does })] : [];
     }),
     ...relianceOf(household).map(({ screen, taker, players }, index) =>
       sentence(`stays-on control${index ? ` ${screen} ${taker}` : ""}`, {

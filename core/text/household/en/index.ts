@@ -11,12 +11,20 @@ const { listed } = parts;
 const byThemselves = (devices: readonly string[]): string =>
   `${listed(devices)} ${devices.length === 1 ? "turns on by itself" : "turn on by themselves"}.`;
 
+const STAYS = {
+  "passes-sound": "The sound passes through",
+  "passes-picture": "The picture passes through",
+  plays: "The sound comes from",
+} as const;
+
 const UNTIL = { picture: "the picture", sound: "the sound", both: "picture and sound" } as const;
 
 function line(fact: SheetFact): string {
   switch (fact.says) {
     case "use":
       return byUses(parts, fact.players, "with");
+    case "also-on":
+      return `To watch on ${fact.screen} too`;
     case "press":
       return parts.press(fact.press);
     case "press-own-power":
@@ -32,8 +40,10 @@ function line(fact: SheetFact): string {
       return `Off: ${lowerFirst(parts.press(fact.press))}${fact.stays.length ? ` Then switch off ${listed(fact.stays)} too.` : " Everything goes off."}`;
     case "follows":
       return `There is nothing to choose on ${fact.system}. It follows by itself.`;
+    case "stays-at":
+      return `Leave ${fact.system} at the input “${fact.input}”.`;
     case "choose":
-      return `For ${listed(fact.players)} choose “${fact.input}” on ${fact.system}.`;
+      return `For ${listed(fact.players)} choose “${fact.input}” on ${fact.on}.`;
     case "display":
       return `With ${listed(fact.players)}, the display of ${fact.system} says “${fact.words}” when the title has surround sound.${fact.height ? " Then sound also comes from above." : ""}`;
     case "not-expected":
@@ -65,7 +75,7 @@ function line(fact: SheetFact): string {
       }
     // falls through
     case "stays-on":
-      return `Leave ${listed(fact.devices)} plugged in and on. The ${fact.passes} passes through ${fact.devices.length === 1 ? "it" : "them"}.`;
+      return `Leave ${listed(fact.devices)} plugged in and on. ${STAYS[fact.does]} ${fact.devices.length === 1 ? "it" : "them"}.`;
     case "control-stays":
       return `Leave “HDMI control” on in the menus of ${listed(fact.devices)}. The sound of ${listed(fact.sound)} needs it.`;
     case "check":

@@ -11,12 +11,20 @@ const byThemselves = (devices: readonly string[]): string =>
 
 const seconds = (count: number): string => `${count} ${count === 1 ? "segundo" : "segundos"}`;
 
+const STAYS = {
+  "passes-sound": "El sonido pasa por ahí",
+  "passes-picture": "La imagen pasa por ahí",
+  plays: "De ahí viene el sonido",
+} as const;
+
 const UNTIL = { picture: "ver la imagen", sound: "oír", both: "ver y oír" } as const;
 
 function line(fact: SheetFact): string {
   switch (fact.says) {
     case "use":
       return byUses(parts, fact.players, "con");
+    case "also-on":
+      return `Para ver también en ${fact.screen}`;
     case "press":
       return parts.press(fact.press);
     case "press-own-power":
@@ -32,8 +40,10 @@ function line(fact: SheetFact): string {
       return `Apagar: ${lowerFirst(parts.press(fact.press))}${fact.stays.length ? ` Después apague también ${listed(fact.stays)}.` : " Se apaga todo."}`;
     case "follows":
       return `En ${fact.system} no hay que elegir nada. Cambia solo.`;
+    case "stays-at":
+      return `Deje ${fact.system} en la entrada «${fact.input}».`;
     case "choose":
-      return `Para ${listed(fact.players)} elija «${fact.input}» en ${fact.system}.`;
+      return `Para ${listed(fact.players)} elija «${fact.input}» en ${fact.on}.`;
     case "display":
       return `Con ${listed(fact.players)}, la pantalla de ${fact.system} dice «${fact.words}» si el título tiene sonido envolvente.${fact.height ? " Entonces también suena desde arriba." : ""}`;
     case "not-expected":
@@ -65,7 +75,7 @@ function line(fact: SheetFact): string {
       }
     // falls through
     case "stays-on":
-      return `Deje ${listed(fact.devices)} siempre con corriente. ${fact.passes === "sound" ? "El sonido" : "La imagen"} pasa por ahí.`;
+      return `Deje ${listed(fact.devices)} siempre con corriente. ${STAYS[fact.does]}.`;
     case "control-stays":
       return `Deje activado «HDMI control» en los menús de ${listed(fact.devices)}. Lo necesita el sonido de ${listed(fact.sound)}.`;
     case "check":
