@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import { made, planned } from "@/demo/room-under-test";
+import { device, made, planned, room } from "@/demo/room-under-test";
 import { solve } from "@/core/chain";
 import { emptyJob } from "@/core/job";
 import { docketSummary } from "@/core/report";
@@ -39,6 +39,17 @@ describe("what the docket tells of a job", () => {
     expect(silent.worst?.flag).toMatch(/^(Streamer|Disc player|Television), .+: .+/);
     expect(silent.worst?.spoken).toContain("Silent");
     expect(docketSummary(loft).worst?.flag).toBeNull();
+  });
+
+  test("says of a row without a picture that it has none, whatever its sound cannot be in this room", () => {
+    const dark = room(
+      [device("projector", "projector"), device("receiver-51", "receiver"), device("disc-player-4k", "disc")],
+      "disc optical-out > receiver optical-in",
+    );
+    expect(docketSummary(dark).worst).toMatchObject({
+      arrival: { verdict: "no-picture" },
+      flag: expect.stringMatching(/: no picture$/) as unknown,
+    });
   });
 
   test("a row that waits for a fact is counted, and so is the fact, once", () => {

@@ -4,10 +4,10 @@ import { kindsOf, type KindOfDevice } from "@/core/handover";
 import type { Job, Phase } from "@/core/job";
 import { proofChecks, toCount, type CheckToCount, type ProvenSoFar } from "@/core/proof";
 import { nextAct, openQuestions, type NextAct } from "@/core/survey";
-import { arrivalSentence, deviceName, reasonFlag, rowWords } from "@/core/text";
+import { arrivalSentence, deviceName, pictureFlag, reasonFlag, rowWords } from "@/core/text";
 
 /** To be raised whenever the engine can judge a job otherwise than before: lines kept in the database are then made again. */
-export const DOCKET_VERSION = 5;
+export const DOCKET_VERSION = 6;
 
 /** What the docket tells of a job beside its particulars; kept with the job, so that thousands are listed at once. */
 export interface DocketSummary {
@@ -58,12 +58,18 @@ export interface DocketLine {
 /** So many days a job is in the bin before it goes for good. */
 export const BIN_DAYS = 30;
 
+/** What is wrong with a row, in a few words: its picture where there is none, else what its sound loses first, else what its picture does. */
+function flagOf(job: Job, row: Arrival): string | null {
+  const [loss] = row.losses;
+  return row.verdict !== "no-picture" && loss ? reasonFlag(job, loss.reason) : pictureFlag(row);
+}
+
 /** Computes the summary from the document as it is. */
 export function docketSummary(job: Job): DocketSummary {
   const { rows } = solve(job, "planned");
   const questions = openQuestions(job, rows);
   const worst = [...rows].sort(compareStanding)[0];
-  const loss = worst?.losses[0];
+  const flag = worst && flagOf(job, worst);
   return {
     rows: rows.length,
     whole: rows.filter(({ verdict }) => verdict === "full").length,
@@ -77,7 +83,7 @@ export function docketSummary(job: Job): DocketSummary {
       ? {
           arrival: worst,
           spoken: arrivalSentence(job, worst),
-          flag: loss ? `${deviceName(job, worst.player)}, ${rowWords(worst)}: ${reasonFlag(job, loss.reason)}` : null,
+          flag: flag ? `${deviceName(job, worst.player)}, ${rowWords(worst)}: ${flag}` : null,
         }
       : null,
   };

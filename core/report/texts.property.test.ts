@@ -43,6 +43,8 @@ import {
   boardDocument,
   cableLabels,
   checksReport,
+  diagnoseReport,
+  docketSummary,
   faultsReport,
   listsDocument,
   planLists,
@@ -110,6 +112,8 @@ function onTheBoard(job: Job): readonly string[] {
       storyWords(row),
     ]),
     ...openQuestions(job, rows).map(({ fact }) => questionWords(job, fact)),
+    docketSummary(job).worst?.flag ?? "",
+    docketSummary(job).worst?.spoken ?? "",
   ];
 }
 
@@ -150,6 +154,10 @@ function inASearch(job: Job): readonly string[] {
   return [
     ...faultsReport(finder).faults.flatMap(({ says, cure }) => [says, cure?.says ?? ""]),
     ...symptomsReport(finder).symptoms.map(({ says }) => says),
+    ...symptomsReport(finder).symptoms.flatMap(({ id }) => {
+      const stand = diagnoseReport(finder, [id], []);
+      return stand.ok ? [stand.value.next?.says ?? "", stand.value.next?.why ?? "", stand.value.next?.caution ?? ""] : [];
+    }),
     ...checksReport(finder).checks.flatMap(({ says, answers }) => [says, ...answers.map((answer) => answer.says)]),
   ];
 }
