@@ -17,10 +17,16 @@ const entryAt = (row: Arrival, system: string): CableEnd | undefined => entriesO
  * screen. Source: CEC 1.4 §13.15.
  */
 function followsTo({ job, stations }: Household, player: string, entry: CableEnd): boolean {
-  if ((stations.get(entry.device)?.nature.logical ?? null) === null) return false;
+  const onBus = (id: string) => {
+    const nature = stations.get(id)?.nature;
+    return nature && nature.logical !== null ? nature : undefined;
+  };
+  const system = onBus(entry.device);
+  if (!system) return false;
   const cable = cableAt(job, entry);
   if (cable?.from.device === entry.device) return hasReturn(findPort(job, cable.to));
-  return findPort(job, entry)?.connector === "hdmi" && (stations.get(player)?.nature.logical ?? null) !== null;
+  // Where a box cuts the control wire between them, it hears nothing of the player.
+  return findPort(job, entry)?.connector === "hdmi" && onBus(player)?.wire === system.wire;
 }
 
 /** What to choose on the sound system, for the players whose input it does not find by itself; how they are used tells it of some already. */
