@@ -1,7 +1,7 @@
 import { castOf, type Household } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
-import { cableAt, findDevice, findPort, type CableEnd } from "@/core/job";
+import { cableAt, findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 import { deviceName } from "@/core/text";
 import { entriesOfSound, hasChoice, inputName } from "./hand-path";
 import type { WayOfUse } from "./how-to-use";
@@ -24,9 +24,15 @@ function followsTo({ job, stations }: Household, player: string, entry: CableEnd
   const system = onBus(entry.device);
   if (!system) return false;
   const cable = cableAt(job, entry);
-  if (cable?.from.device === entry.device) return hasReturn(findPort(job, cable.to));
-  // Where a box cuts the control wire between them, it hears nothing of the player.
+  // Where a box cuts the control wire between them, it hears nothing of the player, or of the screen that sends its sound back.
+  if (cable?.from.device === entry.device) return hasReturn(findPort(job, cable.to)) && onBus(cable.to.device)?.wire === system.wire;
   return findPort(job, entry)?.connector === "hdmi" && onBus(player)?.wire === system.wire;
+}
+
+/** A player that is heard, and the socket by which it comes into the sound system. */
+interface Heard {
+  readonly device: string;
+  readonly entry: CableEnd;
 }
 
 /** What to choose on the sound system, for the players whose input it does not find by itself; how they are used tells it of some already. */
@@ -36,7 +42,7 @@ export function choiceLines(household: Household, players: readonly PlayerRows[]
   if (system === undefined) return [];
   const name = deviceName(job, system);
   const told = new Set(ways.filter(({ facts }) => facts.some((fact) => choosesOn(name, fact))).map(({ id }) => id));
-  const heard = players.flatMap(({ device, rows }) => {
+  const heard = players.flatMap(({ device, rows }): Heard[] => {
     const row = rows.find(({ plays, system: from }) => plays && from === system);
     const entry = row && entryAt(row, system);
     return entry ? [{ device, entry }] : [];
@@ -51,22 +57,21 @@ export function choiceLines(household: Household, players: readonly PlayerRows[]
   return [...chosen].map(([input, names]) => sheetLine("sentence", `sound ${input}`, { says: "choose", on: name, players: names, input }));
 }
 
-/** A sound system on the control bus follows; another one with several sockets has to stay at the one that is plugged. */
-function nothingToChoose(
-  { job, stations }: Household,
-  system: string,
-  heard: readonly { readonly entry: CableEnd }[],
-): readonly SheetLine[] {
+/** A sound system that hears of the players follows them; another one with several sockets has to stay at the one that is plugged. */
+function nothingToChoose(household: Household, system: string, heard: readonly Heard[]): readonly SheetLine[] {
+  const { job } = household;
   const name = deviceName(job, system);
   const [first] = heard;
-  if ((stations.get(system)?.nature.logical ?? null) !== null)
+  if (heard.every(({ device, entry }) => followsTo(household, device, entry)))
     return [sheetLine("sentence", "sound follows", { says: "follows", system: name })];
-  const sockets =
-    findDevice(job, system)?.ports.filter(({ direction, connector }) => direction === "in" || connector === "bluetooth") ?? [];
-  return first && sockets.length > 1
+  return first && socketsToChoose(job, system) > 1
     ? [sheetLine("sentence", "sound stays", { says: "stays-at", system: name, input: inputName(job, first.entry) })]
     : [];
 }
+
+/** The inputs of a sound system, plugged or not, the one that a screen's sound comes back to included. */
+const socketsToChoose = (job: Job, system: string): number =>
+  findDevice(job, system)?.ports.filter((port) => port.direction === "in" || port.connector === "bluetooth" || hasReturn(port)).length ?? 0;
 
 const choosesOn = (system: string, fact: SheetFact): boolean =>
   fact.says === "press" && fact.press.key === "input" && fact.press.device === system;

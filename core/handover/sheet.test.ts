@@ -120,6 +120,10 @@ describe("what to choose on the sound system", () => {
     ).toEqual([{ says: "choose", on: "receiver", players: ["tv", "streamer"], input: "OPTICAL IN" }]));
 });
 
+test("a sound system that hears of no player stays at its input: it is not said to follow", () =>
+  // The matrix cuts the control wire at its sound output.
+  expect(factsOf(demoJob("village-hall"), "sound")).toEqual([{ says: "stays-at", system: "Receiver", input: "HDMI OUT (ARC/eARC)" }]));
+
 test("where the news come from the screen itself and control is off, each remote is named with what it changes", () => {
   const job = set(
     room(
