@@ -101,7 +101,10 @@ export const recordWords = {
   replacedColumns: ["Was", "Now", "Day"],
   ids: "EDIDs that were read",
   edidColumns: ["Device", "Name in it", "Preferred picture", "Sound list"],
-  trace: "HDMI control, as it should run",
+  trace: "HDMI control when the screen is switched on, as it should run",
+  /** What becomes of a frame; nothing is said of one that is answered at once. */
+  answered: (isAnswered: boolean, tries: number) =>
+    isAnswered ? (tries > 1 ? `Answered at try ${tries}.` : "") : tries > 1 ? `Nobody answers; sent ${tries} times.` : "Nobody answers.",
   traceColumns: ["After", "From", "Message", "Bytes"],
   photos: "Photos",
   photoLeftOut: (name: string) => `${name}: this kind of picture cannot be printed; it is in the package.`,

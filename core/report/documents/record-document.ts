@@ -1,4 +1,4 @@
-import { castOf, householdOf, judgeAct, type Household } from "@/core/cec";
+import { castOf, householdOf, judgeAct, type Household, type SentFrame } from "@/core/cec";
 import { solve } from "@/core/chain";
 import type { Job, VisitEntry } from "@/core/job";
 import type { PrintBlock, PrintDocument } from "@/core/paper";
@@ -60,19 +60,42 @@ function aboutJob(job: Job): readonly PrintBlock[] {
 /** So many frames stand on paper; the package holds all of them. */
 const MOST_FRAMES = 60;
 
+/** A frame with all its tries. */
+interface TriedFrame {
+  readonly first: SentFrame;
+  readonly tries: number;
+  readonly acknowledged: boolean;
+}
+
 /** What runs on the control wire when the screen is switched on, to lay a recorded trace beside. */
 function traceBlocks(household: Household): readonly PrintBlock[] {
   const { job } = household;
   const act = castOf(household).screen ? judgeAct(household, { act: "screen-on" }) : null;
   const frames = act?.played.trace.frames ?? [];
   if (!frames.length) return [];
-  const rows = frames
+  const rows = triedFrames(frames)
     .slice(0, MOST_FRAMES)
-    .map(({ tMs, device, frame, bytes, wire }) => [
+    .map(({ first: { tMs, device, frame, bytes, wire }, tries, acknowledged }) => [
       `${(tMs / 1000).toFixed(2)}\u2009s`,
       deviceName(job, device),
-      frameWords({ ...frame, bytes: [...bytes] }, addressNamesOf(household, wire)),
+      [frameWords({ ...frame, bytes: [...bytes] }, addressNamesOf(household, wire)), recordWords.answered(acknowledged, tries)]
+        .filter(Boolean)
+        .join(" "),
       frameBytes(bytes),
     ]);
   return [heading(2, recordWords.trace), table(recordWords.traceColumns, [1, 2, 6, 2], rows)];
+}
+
+/** Frames in their order, each once: what was sent again because nobody answered belongs to its first try. */
+function triedFrames(frames: readonly SentFrame[]): readonly TriedFrame[] {
+  const tried: TriedFrame[] = [];
+  for (const sent of frames) {
+    const at = sent.again
+      ? tried.findLastIndex(({ first }) => first.device === sent.device && frameBytes(first.bytes) === frameBytes(sent.bytes))
+      : -1;
+    const known = tried[at];
+    if (known) tried[at] = { ...known, tries: known.tries + 1, acknowledged: known.acknowledged || sent.acknowledged };
+    else tried.push({ first: sent, tries: 1, acknowledged: sent.acknowledged });
+  }
+  return tried;
 }
