@@ -72,6 +72,13 @@ test.each(JOBS)("the board of %s on paper has a line for each row, and the lists
   expect(names).toEqual(expect.arrayContaining(job.devices.map(({ name }) => name)));
 });
 
+test("the board on paper says what a picture arrives as, and why it is not guaranteed", () => {
+  const rows = rowsUnder(boardDocument(demoJob("village-hall"), SETTING), recordWords.arrivals);
+  const [projector] = rows.filter(([title]) => title?.includes("on Projector"));
+  expect(projector?.[2]).toContain("2160p24 HDR10");
+  expect(projector?.[3]).toContain("so the picture is not guaranteed");
+});
+
 test("the run sheet on paper has a box to tick for each step, and says how to work safely where a step can hurt", () => {
   const sheet = runSheetDocument(allNew(demoJob("attic-screen")), SETTING);
   const rows = sheet.blocks.flatMap((block) => (block.block === "table" ? block.rows : []));

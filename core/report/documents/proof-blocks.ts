@@ -9,6 +9,8 @@ import {
   actPrediction,
   checkTitle,
   deviceName,
+  pictureLossSentence,
+  pictureWords,
   PROOF_STATE_WORDS,
   questionWords,
   reasonSentence,
@@ -25,7 +27,7 @@ import { lastEntries } from "@/core/visit";
 import { heading, titledTable } from "./pieces";
 import type { StepName } from "./step-names";
 
-/** Each row of the board: the verdict, what arrives, and the first reason why not more. */
+/** Each row of the board: the verdict, what arrives of sound and picture, the first reason why no more sound does, and every one of the picture's. */
 export const arrivalBlocks = (job: Job, rows: readonly Arrival[]): readonly PrintBlock[] =>
   titledTable(
     recordWords.arrivals,
@@ -36,8 +38,10 @@ export const arrivalBlocks = (job: Job, rows: readonly Arrival[]): readonly Prin
       return [
         `${deviceName(job, row.player)}: ${rowWords(row)}`,
         verdictWords(row),
-        row.arrives ? lineageWords(row.arrives) : "",
-        loss ? reasonSentence(job, loss.reason) : "",
+        [row.arrives ? lineageWords(row.arrives) : "", row.picture ? pictureWords(row.picture) : ""].filter(Boolean).join("; "),
+        [loss ? reasonSentence(job, loss.reason) : "", ...row.pictureLosses.map((one) => pictureLossSentence(job, one))]
+          .filter(Boolean)
+          .join(" "),
       ];
     }),
   );
