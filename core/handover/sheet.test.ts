@@ -138,6 +138,10 @@ test("where the news come from the screen itself and control is off, each remote
     { says: "volume", device: "tv", by: "remote", players: [{ player: "tv", uses: ["tv"] }] },
     { says: "volume", device: "bar", by: "remote", players: [{ player: "streamer", uses: expect.arrayContaining(["film"]) as unknown }] },
   ]);
+  expect(lines.filter(({ says }) => says === "volume").map((fact) => SHEET_WORDS.en.line(fact))).toEqual([
+    "Volume, TV with tv: the keys of the remote of tv.",
+    "Volume, films and music with streamer: the keys of the remote of bar.",
+  ]);
 });
 
 test("a box is named with what passes it, and one that is plugged for nothing is not named", () => {

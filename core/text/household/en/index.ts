@@ -35,7 +35,7 @@ function line(fact: SheetFact): string {
         ...(fact.seconds === null ? [] : [`Wait about ${plural(fact.seconds, "second")} for ${UNTIL[fact.until]}.`]),
       ].join(" ");
     case "volume":
-      return `${fact.players ? `${byUses(parts, fact.players, "with")}, volume` : "Volume"}: ${fact.by === "knob" ? "turn the knob" : "the keys of the remote"} of ${fact.device}.`;
+      return `Volume${fact.players ? `, ${lowerFirst(byUses(parts, fact.players, "with"))}` : ""}: ${fact.by === "knob" ? "turn the knob" : "the keys of the remote"} of ${fact.device}.`;
     case "off":
       return `Off: ${lowerFirst(parts.press(fact.press))}${fact.stays.length ? ` Then switch off ${listed(fact.stays)} too.` : " Everything goes off."}`;
     case "follows":

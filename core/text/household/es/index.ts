@@ -35,7 +35,7 @@ function line(fact: SheetFact): string {
         ...(fact.seconds === null ? [] : [`Espere unos ${seconds(fact.seconds)} hasta ${UNTIL[fact.until]}.`]),
       ].join(" ");
     case "volume":
-      return `${fact.players ? `${byUses(parts, fact.players, "con")}, volumen` : "Volumen"}: ${fact.by === "knob" ? "gire el botón" : "las teclas del mando"} de ${fact.device}.`;
+      return `Volumen${fact.players ? `, ${lowerFirst(byUses(parts, fact.players, "con"))}` : ""}: ${fact.by === "knob" ? "gire el botón" : "las teclas del mando"} de ${fact.device}.`;
     case "off":
       return `Apagar: ${lowerFirst(parts.press(fact.press))}${fact.stays.length ? ` Después apague también ${listed(fact.stays)}.` : " Se apaga todo."}`;
     case "follows":
