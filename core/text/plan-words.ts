@@ -118,7 +118,7 @@ export function figureLines(plan: WiringPlan): readonly string[] {
       : []),
     ...(figures.onForNews === null ? [] : [`${plural(figures.onForNews, "device")} on for the news`]),
     `${plural(figures.freeSockets, "socket")} left free`,
-    `${plural(newCables, "new cable")}${pulls ? `, ${pulls} of them from room to room` : ""}`,
+    `${plural(newCables, "new cable")}${pulls ? `, ${pulls < newCables ? `${pulls} of them ` : newCables > 1 ? "all " : ""}from room to room` : ""}`,
     `about ${Math.max(0, Math.round(minutes))}\u2009min of wiring, ${plural(menus, "menu")} to open`,
     ...(figures.outOfStep ? [`${plural(figures.outOfStep, "row")} out of sync with the picture`] : []),
     ...(figures.cautioned ? [`${plural(figures.cautioned, "row")} with a caution`] : []),

@@ -153,7 +153,7 @@ export const gearWords = {
   pasteTable:
     "Paste from a spreadsheet, or choose a CSV file. The first line names the columns: “kind”, and if you like “name”, “maker”, “room”, “note”. The kind is a word or two that finds the device on the shelf.",
   tableOfDevices: "Table of devices",
-  tableExample: "kind\tname\troom\ntv-earc\tBig TV\tLiving room",
+  tableExample: "kind\tname\troom\nProjector\tBig screen\tLiving room",
   chooseAFile: "Choose a file",
   tooManyDevices: (most: number, lines: number) => `A table may have ${most} devices; this has ${lines}.`,
   line: "Line",
