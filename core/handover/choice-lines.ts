@@ -2,8 +2,8 @@ import { castOf, type Household } from "@/core/cec";
 import type { Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
 import { cableAt, findDevice, findPort, type CableEnd, type Job } from "@/core/job";
-import { deviceName } from "@/core/text";
-import { entriesOfSound, hasChoice, inputName } from "./hand-path";
+import { deviceName, socketLabel } from "@/core/text";
+import { entriesOfSound, hasChoice } from "./hand-path";
 import type { WayOfUse } from "./how-to-use";
 import type { SheetFact, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
@@ -50,7 +50,7 @@ export function choiceLines(household: Household, players: readonly PlayerRows[]
   const chosen = new Map<string, readonly string[]>();
   for (const { device, entry } of heard) {
     if (told.has(device) || !hasChoice(job, system) || followsTo(household, device, entry)) continue;
-    const input = inputName(job, entry);
+    const input = socketLabel(job, entry);
     chosen.set(input, [...(chosen.get(input) ?? []), deviceName(job, device)]);
   }
   if (heard.length > 0 && chosen.size === 0 && told.size === 0) return nothingToChoose(household, system, heard);
@@ -65,7 +65,7 @@ function nothingToChoose(household: Household, system: string, heard: readonly H
   if (heard.every(({ device, entry }) => followsTo(household, device, entry)))
     return [sheetLine("sentence", "sound follows", { says: "follows", system: name })];
   return first && socketsToChoose(job, system) > 1
-    ? [sheetLine("sentence", "sound stays", { says: "stays-at", system: name, input: inputName(job, first.entry) })]
+    ? [sheetLine("sentence", "sound stays", { says: "stays-at", system: name, input: socketLabel(job, first.entry) })]
     : [];
 }
 

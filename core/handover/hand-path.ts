@@ -2,7 +2,7 @@ import type { Household } from "@/core/cec";
 import { pictureRun, type Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
 import { findDevice, findPort, type Cable, type CableEnd, type Job } from "@/core/job";
-import { deviceName } from "@/core/text";
+import { deviceName, socketLabel } from "@/core/text";
 import type { SheetKey, SheetPress } from "./sheet-facts";
 
 /** The sockets by which the sound of a row comes into the devices on its way, in their order. */
@@ -35,9 +35,6 @@ export const pressAt = (job: Job, device: string, key: SheetKey): SheetPress => 
   ...key,
 });
 
-/** What a socket is called where an input is chosen. */
-export const inputName = (job: Job, end: CableEnd): string => findPort(job, end)?.label ?? end.port;
-
 /**
  * Everything that a person presses to use a player where nothing follows by itself: the power of each device on the way, then each input.
  * It is read from the ways of sound and picture alone, so it holds whatever HDMI control does. The first row that is heard stands for all.
@@ -49,7 +46,7 @@ export function pressesByHand({ job, stations }: Household, player: string, rows
   const inputs = [...(shown ? entriesOfPicture(job, shown) : []), ...(heard ? entriesOfSound(heard) : [])];
   const onWay = [player, ...inputs.map(({ device }) => device), ...(screen ? [screen] : []), ...(heard?.system ? [heard.system] : [])];
   const powered = [...new Set(onWay)].filter((id) => findDevice(job, id)?.role !== "box" && !stations.get(id)?.nature.leftOn);
-  const chosen = new Map(inputs.filter(({ device }) => hasChoice(job, device)).map((end) => [end.device, inputName(job, end)]));
+  const chosen = new Map(inputs.filter(({ device }) => hasChoice(job, device)).map((end) => [end.device, socketLabel(job, end)]));
   return [
     ...powered.map((id) => pressAt(job, id, { key: "power" })),
     ...[...chosen].map(([id, input]) => pressAt(job, id, { key: "input", input })),

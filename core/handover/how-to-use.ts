@@ -1,6 +1,6 @@
 import { castOf, judgeAct, judgeAtOnce, staysOnAfterOff, type Act, type HandStep, type Household, type JudgedAct } from "@/core/cec";
-import { deviceName } from "@/core/text";
-import { inputName, pressAt, pressesByHand } from "./hand-path";
+import { deviceName, socketLabel } from "@/core/text";
+import { pressAt, pressesByHand } from "./hand-path";
 import { otherScreenLines } from "./other-screens";
 import type { SheetFact, SheetKey, SheetLine, SheetPress, UsedPlayer } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
@@ -20,7 +20,7 @@ function keyOf({ job, network }: Household, { device, key }: HandStep): SheetKey
     case "input": {
       const inputs = network.nodes.find((node) => node.device === device)?.inputs ?? [];
       const port = key.input === null ? undefined : inputs[key.input - 1];
-      return { key: "input", input: port === undefined ? null : inputName(job, { device, port }) };
+      return { key: "input", input: port === undefined ? null : socketLabel(job, { device, port }) };
     }
     default:
       return { key: key.press };

@@ -1,6 +1,6 @@
 import { castOf, type Household } from "@/core/cec";
-import { deviceName } from "@/core/text";
-import { entriesOfPicture, hasChoice, inputName, pressAt } from "./hand-path";
+import { deviceName, socketLabel } from "@/core/text";
+import { entriesOfPicture, hasChoice, pressAt } from "./hand-path";
 import type { SheetFact, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
 import type { PlayerRows } from "./used-players";
@@ -18,7 +18,7 @@ function linesOfScreen({ job }: Household, screen: string, players: readonly Pla
     const row = device === screen ? undefined : rows.find((one) => one.screen === screen && one.picture !== null);
     const end = row && entriesOfPicture(job, row).findLast((one) => one.device === screen);
     if (!end) continue;
-    const input = inputName(job, end);
+    const input = socketLabel(job, end);
     entries.set(input, [...(entries.get(input) ?? []), deviceName(job, device)]);
   }
   // What it shows of its own is a way of use like that of any player.

@@ -2,8 +2,7 @@ import { householdChecks, type Cure, type Finder } from "@/core/diagnose";
 import { effectiveSetting, type Device } from "@/core/device";
 import { settingFact, type SettingKey } from "@/core/facts";
 import { chosenSoundSystem, findDevice, findPort, type Job } from "@/core/job";
-import { deviceName, settingValueIn, unitName } from "@/core/text";
-import { inputName } from "./hand-path";
+import { deviceName, settingValueIn, unitName, socketLabel } from "@/core/text";
 import type { SheetCheck, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
 
@@ -23,7 +22,7 @@ function checkOf(job: Job, cure: Cure): SheetCheck | null {
     case "seat": {
       const cable = job.cables.find(({ id }) => id === cure.cable);
       const end = cable?.[cure.side];
-      return end ? { check: "plug", device: deviceName(job, end.device), socket: inputName(job, end) } : null;
+      return end ? { check: "plug", device: deviceName(job, end.device), socket: socketLabel(job, end) } : null;
     }
     case "unit":
       return cure.to === "charge" || cure.to === "place" ? { check: cure.to, unit: unitName(job, cure) } : null;
@@ -47,7 +46,7 @@ function settingCheck(job: Job, id: string, setting: Extract<Cure, { does: "set"
       // A box may choose by itself: that is a position of its menu, not a socket.
       const isSocket = value !== null && value !== undefined && findPort(job, { device: id, port: value }) !== undefined;
       return isSocket
-        ? { check: "input", device: device.name, input: inputName(job, { device: id, port: value }) }
+        ? { check: "input", device: device.name, input: socketLabel(job, { device: id, port: value }) }
         : menuCheck(job, device, setting, value);
     }
     default:
@@ -72,7 +71,7 @@ function plainChecks(job: Job): readonly SheetCheck[] {
           { check: "louder", device: system.name },
         ] as const)
       : []),
-    ...(back && screen ? [{ check: "plug", device: screen.name, socket: inputName(job, back.to) } as const] : []),
+    ...(back && screen ? [{ check: "plug", device: screen.name, socket: socketLabel(job, back.to) } as const] : []),
     ...(screen ? [{ check: "restart", device: screen.name } as const] : []),
   ];
 }

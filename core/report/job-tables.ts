@@ -12,9 +12,12 @@ import {
   roomName,
   seenWords,
   settingValue,
+  socketLabel,
+  STEP_STATE_WORDS,
 } from "@/core/text";
 import { lastEntries } from "@/core/visit";
 import type { Cell } from "./csv";
+import { stepNames } from "./documents/step-names";
 
 /** A table of a job for a spreadsheet: the name of its file, and its rows with the headings first. */
 export interface JobTable {
@@ -38,9 +41,9 @@ export const jobTables = (job: Job): readonly JobTable[] => [
       ...job.cables.map((cable) => [
         cableMark(job, cable),
         deviceName(job, cable.from.device),
-        cable.from.port,
+        socketLabel(job, cable.from),
         deviceName(job, cable.to.device),
-        cable.to.port,
+        socketLabel(job, cable.to),
         cableClassName(cable.class),
         cable.lengthM,
         endTag(job, cable, "from"),
@@ -63,23 +66,27 @@ export const jobTables = (job: Job): readonly JobTable[] => [
     ],
   },
   { file: "proof.csv", rows: proofRows(job) },
-  {
-    file: "record.csv",
-    rows: [
-      ["at", "who", "step", "state", "minutes", "measured", "unit", "note"],
-      ...job.record.map(({ at, who, step, state, minutes, measured, note }) => [
-        at,
-        who,
-        step,
-        state,
-        minutes ?? "",
-        measured?.value ?? "",
-        measured?.unit ?? "",
-        note,
-      ]),
-    ],
-  },
+  { file: "record.csv", rows: recordRows(job) },
 ];
+
+/** The record entry by entry, each step in words and by the id under which it is kept. */
+function recordRows(job: Job): readonly (readonly Cell[])[] {
+  const name = stepNames(job, householdOf(job, "planned"), job.record);
+  return [
+    ["at", "who", "step", "id of the step", "state", "minutes", "measured", "unit", "note"],
+    ...job.record.map(({ at, who, step, state, minutes, measured, note }) => [
+      at,
+      who,
+      name(step),
+      step,
+      STEP_STATE_WORDS[state],
+      minutes ?? "",
+      measured?.value ?? "",
+      measured?.unit ?? "",
+      note,
+    ]),
+  ];
+}
 
 function proofRows(job: Job): readonly (readonly Cell[])[] {
   const household = householdOf(job, "planned");

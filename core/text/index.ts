@@ -21,6 +21,7 @@ export {
   deviceName,
   listed,
   roomName,
+  socketLabel,
   socketName,
   socketPrint,
   upperFirst,

@@ -9,7 +9,10 @@ export const deviceName = (job: Job, id: string): string =>
 export const roomName = (job: Job, id: string): string => job.rooms.find((room) => room.id === id)?.name ?? id;
 
 /** The print at a socket, in quotes as printed on the back plate. */
-export const socketPrint = (job: Job, end: CableEnd): string => `“${findPort(job, end)?.label ?? end.port}”`;
+/** The print of a socket as it stands on the back plate, without quotes. */
+export const socketLabel = (job: Job, end: CableEnd): string => findPort(job, end)?.label ?? end.port;
+
+export const socketPrint = (job: Job, end: CableEnd): string => `“${socketLabel(job, end)}”`;
 
 export const socketName = (job: Job, end: CableEnd): string => `${deviceName(job, end.device)} ${socketPrint(job, end)}`;
 
