@@ -76,11 +76,19 @@ function judged(household: Household, played: Played, seed: number): JudgedAct {
     played,
     verdict,
     pictureMs: act.act === "music" ? null : settledMs(course, (misses) => !misses.some(({ miss }) => PICTURE.has(miss))),
-    soundMs: settledMs(course, (misses) => !misses.some(({ miss }) => SOUND.has(miss) || PICTURE.has(miss))),
+    soundMs: !isAboutSound(household, act)
+      ? null
+      : settledMs(course, (misses) => !misses.some(({ miss }) => SOUND.has(miss) || PICTURE.has(miss))),
     remotes: [
       ...new Set([...(act.act === "night-update" ? [] : played.pressed.map(({ device }) => device)), ...steps.map(({ device }) => device)]),
     ],
   };
+}
+
+/** A screen without apps or a tuner that anybody watches lights up and says nothing. */
+function isAboutSound(household: Household, act: Act): boolean {
+  if (act.act === "screen-on") return hasOwnContents(household.job, castOf(household).screen);
+  return act.act !== "other-screen-on" || hasOwnContents(household.job, household.stations.get(act.device));
 }
 
 /** Every act of a room, judged. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { demoJob } from "@/demo/demo-jobs";
 import { device, made, room, set, withQuirks } from "@/demo/room-under-test";
 import { actFigures, actOfEvent, conflictsOf, faultOf, householdOf, judgeAct, judgeAll, relianceOf, type JudgedAct } from "@/core/cec";
 import type { Device } from "@/core/device";
@@ -115,6 +116,12 @@ describe("a return channel that begins by hand only", () => {
       expect(caution && cautionSentence(byHand, caution)).toContain("starts its return channel only from its own key or menu");
     }
   });
+});
+
+test("a projector that plays nothing of its own is promised a picture when it is switched on, and no sound", () => {
+  const of = (name: string) => judgeAct(householdOf(demoJob(name)), { act: "screen-on" });
+  expect(of("village-hall")).toMatchObject({ pictureMs: 6000, soundMs: null });
+  expect(of("sail-loft")?.soundMs).toBeGreaterThan(6000);
 });
 
 describe("what needs HDMI control", () => {
