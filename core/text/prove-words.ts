@@ -21,11 +21,15 @@ export function checkTitle(job: Job, check: ProofCheck, screen: string | undefin
     case "act":
       return upperFirst(actWords(job, check.act, screen));
     case "speaker":
-      return `${upperFirst(channelName(check.channel))}, ${lowerFirst(unitName(job, check))}`;
+      return speakerTitle(channelName(check.channel), unitName(job, check));
     default:
       return unreachable(check);
   }
 }
+
+/** A channel and the unit that it comes from, where that has a name of its own. */
+const speakerTitle = (channel: string, unit: string): string =>
+  channel.toLowerCase() === unit.toLowerCase() ? upperFirst(channel) : `${upperFirst(channel)}, ${lowerFirst(unit)}`;
 
 /** How to find a title that has the sound of a row. */
 export function findTitleWords(job: Job, row: Arrival): string {

@@ -4,7 +4,8 @@ import { allNew } from "@/demo/room-under-test";
 import { castOf, householdOf, judgeAct } from "@/core/cec";
 import { solve } from "@/core/chain";
 import type { PrintDocument } from "@/core/paper";
-import { deviceName, recordWords, settingValue, socketName, socketPrint } from "@/core/text";
+import { proofChecks } from "@/core/proof";
+import { checkTitle, deviceName, recordWords, settingValue, socketName, socketPrint } from "@/core/text";
 import { boardDocument, listsDocument, recordDocument, runSheetDocument } from "@/core/report";
 
 const SETTING = {
@@ -44,6 +45,11 @@ describe.each(JOBS)("the record of %s", (_name, job) => {
       for (const [index, { key, planned }] of device.settings.entries())
         expect(rows[index]?.[2]).toBe(planned === null ? recordWords.asFound : settingValue(device, key, planned));
     }
+  });
+
+  test("names a speaker once where its unit is called like its channel", () => {
+    const checks = proofChecks(job, householdOf(job), solve(job, "planned").rows);
+    for (const check of checks) expect(checkTitle(job, check, undefined)).not.toMatch(/^(.+), \1$/i);
   });
 
   test("has a frame of the control bus once, however often it was sent because nobody answered", () => {
