@@ -33,12 +33,12 @@ export function volumeOf(rig: Rig, followed: Followed, system: Device, screen: D
 /** What changes its volume by the screen's keys: the sound system itself, or a box on the way that answers for it. */
 function keyTaker(rig: Rig, { way }: Followed, system: Device, screen: Device): Device | null {
   const obeys = (device: Device) => obeysVolumeKeys(volumeKeyTaker(device), screen.maker);
-  const isBeside = (device: Device) => device.id !== screen.id && hearsScreen(rig, device, screen);
+  const hears = (device: Device) => device.id !== screen.id && hearsScreen(rig, device, screen);
   // A screen that hears nobody is not told who has the sound.
   const isTold = !screen.control.quirks.includes("sends-only");
-  if (isTold && isBeside(system)) return obeys(system) ? system : null;
+  if (isTold && hears(system)) return obeys(system) ? system : null;
   const box = isTold
-    ? way.find((step) => step.kind === "inside" && answersAsSystem(rig, step.device) && isBeside(step.device) && obeys(step.device))
+    ? way.find((step) => step.kind === "inside" && answersAsSystem(rig, step.device) && hears(step.device) && obeys(step.device))
     : undefined;
   if (box?.kind === "inside") return box.device;
   return hearsVolumeByInfrared(screen, system) ? system : null;
