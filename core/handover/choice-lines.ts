@@ -3,7 +3,7 @@ import type { Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
 import { cableAt, findDevice, findPort, type CableEnd, type Job } from "@/core/job";
 import { deviceName, socketLabel } from "@/core/text";
-import { entriesOfSound, hasChoice } from "./hand-path";
+import { chooseFacts, entriesOfSound, hasChoice, type Entry } from "./hand-path";
 import type { WayOfUse } from "./how-to-use";
 import type { SheetFact, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
@@ -29,12 +29,6 @@ function followsTo({ job, stations }: Household, player: string, entry: CableEnd
   return findPort(job, entry)?.connector === "hdmi" && onBus(player)?.wire === system.wire;
 }
 
-/** A player that is heard, and the socket by which it comes into the sound system. */
-interface Heard {
-  readonly device: string;
-  readonly entry: CableEnd;
-}
-
 /** What to choose on the sound system, for the players whose input it does not find by itself; how they are used tells it of some already. */
 export function choiceLines(household: Household, players: readonly PlayerRows[], ways: readonly WayOfUse[]): readonly SheetLine[] {
   const { job } = household;
@@ -42,23 +36,18 @@ export function choiceLines(household: Household, players: readonly PlayerRows[]
   if (system === undefined) return [];
   const name = deviceName(job, system);
   const told = new Set(ways.filter(({ facts }) => facts.some((fact) => choosesOn(name, fact))).map(({ id }) => id));
-  const heard = players.flatMap(({ device, rows }): Heard[] => {
+  const heard = players.flatMap(({ device, rows }): Entry[] => {
     const row = rows.find(({ plays, system: from }) => plays && from === system);
     const entry = row && entryAt(row, system);
     return entry ? [{ device, entry }] : [];
   });
-  const chosen = new Map<string, readonly string[]>();
-  for (const { device, entry } of heard) {
-    if (told.has(device) || !hasChoice(job, system) || followsTo(household, device, entry)) continue;
-    const input = socketLabel(job, entry);
-    chosen.set(input, [...(chosen.get(input) ?? []), deviceName(job, device)]);
-  }
-  if (heard.length > 0 && chosen.size === 0 && told.size === 0) return nothingToChoose(household, system, heard);
-  return [...chosen].map(([input, names]) => sheetLine("sentence", `sound ${input}`, { says: "choose", on: name, players: names, input }));
+  const chosen = heard.filter(({ device, entry }) => !told.has(device) && hasChoice(job, system) && !followsTo(household, device, entry));
+  if (heard.length > 0 && chosen.length === 0 && told.size === 0) return nothingToChoose(household, system, heard);
+  return chooseFacts(job, system, chosen).map((fact) => sheetLine("sentence", `sound ${fact.input}`, fact));
 }
 
 /** A sound system that hears of the players follows them; another one with several sockets has to stay at the one that is plugged. */
-function nothingToChoose(household: Household, system: string, heard: readonly Heard[]): readonly SheetLine[] {
+function nothingToChoose(household: Household, system: string, heard: readonly Entry[]): readonly SheetLine[] {
   const { job } = household;
   const name = deviceName(job, system);
   const [first] = heard;

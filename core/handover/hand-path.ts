@@ -3,7 +3,7 @@ import { pictureRun, type Arrival } from "@/core/chain";
 import { hasReturn } from "@/core/device";
 import { findDevice, findPort, type Cable, type CableEnd, type Job } from "@/core/job";
 import { deviceName, socketLabel } from "@/core/text";
-import type { SheetKey, SheetPress } from "./sheet-facts";
+import type { SheetFact, SheetKey, SheetPress } from "./sheet-facts";
 
 /** The sockets by which the sound of a row comes into the devices on its way, in their order. */
 export const entriesOfSound = ({ hops }: Arrival): readonly CableEnd[] =>
@@ -52,4 +52,20 @@ export function pressesByHand({ job, stations }: Household, player: string, rows
     ...[...chosen].map(([id, input]) => pressAt(job, id, { key: "input", input })),
     ...(screen === player && hasChoice(job, player) ? [pressAt(job, player, { key: "input", input: null })] : []),
   ];
+}
+
+/** A player, and the socket by which it comes into a device. */
+export interface Entry {
+  readonly device: string;
+  readonly entry: CableEnd;
+}
+
+/** What to choose on a device: each input once, with the players that come in by it. */
+export function chooseFacts(job: Job, on: string, entries: readonly Entry[]): readonly Extract<SheetFact, { says: "choose" }>[] {
+  const players = new Map<string, readonly string[]>();
+  for (const { device, entry } of entries) {
+    const input = socketLabel(job, entry);
+    players.set(input, [...(players.get(input) ?? []), deviceName(job, device)]);
+  }
+  return [...players].map(([input, names]) => ({ says: "choose", on: deviceName(job, on), players: names, input }));
 }

@@ -147,9 +147,9 @@ export function linesOfUse(household: Household, players: readonly PlayerRows[],
 
 /** The key that ends it all, and what goes off by its own key alone: what control leaves on, and what no control wire reaches. */
 function offLines(household: Household, players: readonly PlayerRows[]): readonly SheetLine[] {
-  const [press] = judgeAct(household, { act: "screen-off" })?.played.pressed ?? [];
-  if (!press) return [];
+  const screen = castOf(household).screen?.nature.device;
+  if (screen === undefined) return [];
   const apart = players.flatMap(({ device, isScreen }) => (isScreen || household.stations.has(device) ? [] : [device]));
   const stays = [...new Set([...staysOnAfterOff(household), ...apart])].map((device) => nameOf(household, device));
-  return [sheetLine("sentence", "use off", { says: "off", press: pressOf(household, press), stays })];
+  return [sheetLine("sentence", "use off", { says: "off", press: pressAt(household.job, screen, { key: "power" }), stays })];
 }

@@ -3,9 +3,9 @@ import { bedChannels } from "@/core/facts";
 import type { Job } from "@/core/job";
 import type { PictureLoss } from "@/core/picture";
 import { deviceName } from "@/core/text";
-import type { Missing, PlainCause, SheetFact, SheetLine, Use, UsedPlayer } from "./sheet-facts";
+import type { Missing, PlainCause, SheetFact, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
-import { whatFor, type PlayerRows } from "./used-players";
+import { whatFor, withUse, type PlayerRows } from "./used-players";
 
 /** What somebody on the sofa misses of a row; null: nothing that they would notice. */
 function missingOf({ verdict, arrives, content, plays }: Arrival): Missing | null {
@@ -162,10 +162,3 @@ export function notExpected(job: Job, players: readonly PlayerRows[]): readonly 
 
 const idOf = ({ missing, cause, isSome }: NotExpected): string =>
   `not-expected ${missing} ${cause ? Object.values(cause).join(" ") : "unknown"}${isSome ? " some" : ""}`;
-
-/** Players with one more use of one of them. */
-function withUse(players: readonly UsedPlayer[], player: string, use: Use): readonly UsedPlayer[] {
-  const uses = players.find((one) => one.player === player)?.uses;
-  if (!uses) return [...players, { player, uses: [use] }];
-  return players.map((one) => (one.player === player && !uses.includes(use) ? { player, uses: [...uses, use] } : one));
-}

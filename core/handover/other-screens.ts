@@ -1,6 +1,6 @@
 import { castOf, type Household } from "@/core/cec";
-import { deviceName, socketLabel } from "@/core/text";
-import { entriesOfPicture, hasChoice, pressAt } from "./hand-path";
+import { deviceName } from "@/core/text";
+import { chooseFacts, entriesOfPicture, hasChoice, pressAt, type Entry } from "./hand-path";
 import type { SheetFact, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
 import type { PlayerRows } from "./used-players";
@@ -13,25 +13,19 @@ export function otherScreenLines(household: Household, players: readonly PlayerR
 }
 
 function linesOfScreen({ job }: Household, screen: string, players: readonly PlayerRows[]): readonly SheetLine[] {
-  const entries = new Map<string, readonly string[]>();
-  for (const { device, rows } of players) {
+  const entries = players.flatMap(({ device, rows }): Entry[] => {
     const row = device === screen ? undefined : rows.find((one) => one.screen === screen && one.picture !== null);
-    const end = row && entriesOfPicture(job, row).findLast((one) => one.device === screen);
-    if (!end) continue;
-    const input = socketLabel(job, end);
-    entries.set(input, [...(entries.get(input) ?? []), deviceName(job, device)]);
-  }
+    const entry = row && entriesOfPicture(job, row).findLast((one) => one.device === screen);
+    return entry ? [{ device, entry }] : [];
+  });
   // What it shows of its own is a way of use like that of any player.
-  if (entries.size === 0) return [];
-  const name = deviceName(job, screen);
+  if (entries.length === 0) return [];
   const steps: readonly SheetFact[] = [
     { says: "press", press: pressAt(job, screen, { key: "power" }) },
-    ...(hasChoice(job, screen)
-      ? [...entries].map(([input, names]): SheetFact => ({ says: "choose", on: name, players: names, input }))
-      : []),
+    ...(hasChoice(job, screen) ? chooseFacts(job, screen, entries) : []),
   ];
   return [
-    sheetLine("head", `also ${screen}`, { says: "also-on", screen: name }),
+    sheetLine("head", `also ${screen}`, { says: "also-on", screen: deviceName(job, screen) }),
     ...steps.map((fact, index) => sheetLine("step", `also ${screen} ${index + 1}`, fact)),
   ];
 }

@@ -90,7 +90,7 @@ test("a sound system is not said to follow by itself on a sheet that tells someb
   );
 });
 
-test("an input that somebody is told to choose on the sound system is one by which the sound of that player comes in", () => {
+test("an input that the sheet says to choose on the sound system is one by which the sound of that player comes in", () => {
   let told = 0;
   fc.assert(
     fc.property(anyRoom.map(anyJob), (job) => {

@@ -156,7 +156,7 @@ test("a computer has a power key and no remote", () => {
   expect(presses.map((fact) => SHEET_WORDS.en.line(fact))).toContain("Press the power key of computer.");
 });
 
-test("an amplifier with nothing but a knob is left on, at its input: nobody is told to press its power key", () => {
+test("an amplifier with nothing but a knob is left on, at its input: its power key is pressed by nobody", () => {
   const job = demoJob("09-knob-amplifier", "systems");
   expect(factsOf(job, "use").filter((fact) => fact.says === "press" && fact.press.device === "Amplifier")).toEqual([]);
   expect(factsOf(job, "stays-on")).toContainEqual({ says: "stays-on", devices: ["Amplifier"], does: "plays" });

@@ -2,7 +2,7 @@ import type { Arrival } from "@/core/chain";
 import { castOf, type Household } from "@/core/cec";
 import type { Content } from "@/core/device";
 import { findDevice } from "@/core/job";
-import { USES, type Use } from "./sheet-facts";
+import { USES, type Use, type UsedPlayer } from "./sheet-facts";
 
 /** What people do with a content of each kind. */
 const USE_OF: Readonly<Record<Content["kind"], Use>> = {
@@ -36,4 +36,11 @@ export function playersInUse(household: Household): readonly PlayerRows[] {
     const isScreen = device === screen?.nature.device || findDevice(job, device)?.role === "screen";
     return { device, rows: own, isScreen, uses: USES.filter((use) => uses.has(use)) };
   });
+}
+
+/** Players with one more use of one of them. */
+export function withUse(players: readonly UsedPlayer[], player: string, use: Use): readonly UsedPlayer[] {
+  const uses = players.find((one) => one.player === player)?.uses;
+  if (!uses) return [...players, { player, uses: [use] }];
+  return players.map((one) => (one.player === player && !uses.includes(use) ? { player, uses: [...uses, use] } : one));
 }

@@ -1,15 +1,15 @@
 import type { Arrival } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { deviceName } from "@/core/text";
-import { USES, type SheetLine, type Use } from "./sheet-facts";
+import { USES, type SheetLine, type UsedPlayer } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
-import { whatFor, type PlayerRows } from "./used-players";
+import { whatFor, withUse, type PlayerRows } from "./used-players";
 
 /** A remote or knob, and what it is used for: the uses of each player whose volume it changes. */
 interface Turned {
   readonly device: string;
   readonly by: "remote" | "knob";
-  readonly players: ReadonlyMap<string, ReadonlySet<Use>>;
+  readonly players: readonly UsedPlayer[];
 }
 
 /** By what a person changes the volume of a row; null where nobody knows. */
@@ -34,9 +34,7 @@ function turnedFor(players: readonly PlayerRows[]): readonly Turned[] {
       const turned = row.plays ? turnedBy(row) : null;
       if (!turned) continue;
       const key = `${turned.by} ${turned.device}`;
-      const others = found.get(key)?.players ?? new Map<string, ReadonlySet<Use>>();
-      const uses = new Set([...(others.get(player) ?? []), whatFor(row)]);
-      found.set(key, { ...turned, players: new Map(others).set(player, uses) });
+      found.set(key, { ...turned, players: withUse(found.get(key)?.players ?? [], player, whatFor(row)) });
     }
   return [...found.values()];
 }
@@ -52,7 +50,7 @@ export function volumeLines(job: Job, players: readonly PlayerRows[]): readonly 
       players:
         all.length === 1
           ? null
-          : [...heard].map(([player, uses]) => ({ player: deviceName(job, player), uses: USES.filter((use) => uses.has(use)) })),
+          : heard.map(({ player, uses }) => ({ player: deviceName(job, player), uses: USES.filter((use) => uses.includes(use)) })),
     }),
   );
 }

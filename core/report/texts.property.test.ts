@@ -100,6 +100,7 @@ function printed(value: unknown): readonly string[] {
 
 function onTheBoard(job: Job): readonly string[] {
   const { rows } = solve(job, "planned");
+  const { worst } = docketSummary(job);
   return [
     boardText(job, rows),
     ...rows.flatMap((row) => [
@@ -112,8 +113,8 @@ function onTheBoard(job: Job): readonly string[] {
       storyWords(row),
     ]),
     ...openQuestions(job, rows).map(({ fact }) => questionWords(job, fact)),
-    docketSummary(job).worst?.flag ?? "",
-    docketSummary(job).worst?.spoken ?? "",
+    worst?.flag ?? "",
+    worst?.spoken ?? "",
   ];
 }
 

@@ -92,6 +92,13 @@ function unseenWords(job: Job, { screen, players, isDark }: Unseen): string {
   return `${name} shows nothing of any player: ${isPlugged ? "no picture comes by its cables" : "no cable leads to it"}.`;
 }
 
+/** How many of the new cables leave their room: "", ", from room to room", ", 2 of them from room to room". */
+function acrossRooms(pulls: number, newCables: number): string {
+  if (pulls === 0) return "";
+  if (pulls < newCables) return `, ${pulls} of them from room to room`;
+  return newCables > 1 ? ", all from room to room" : ", from room to room";
+}
+
 /** Figures of a plan as short lines: what it gives, then what it asks. */
 export function figureLines(plan: WiringPlan): readonly string[] {
   const { figures } = plan;
@@ -118,7 +125,7 @@ export function figureLines(plan: WiringPlan): readonly string[] {
       : []),
     ...(figures.onForNews === null ? [] : [`${plural(figures.onForNews, "device")} on for the news`]),
     `${plural(figures.freeSockets, "socket")} left free`,
-    `${plural(newCables, "new cable")}${pulls ? `, ${pulls < newCables ? `${pulls} of them ` : newCables > 1 ? "all " : ""}from room to room` : ""}`,
+    `${plural(newCables, "new cable")}${acrossRooms(pulls, newCables)}`,
     `about ${Math.max(0, Math.round(minutes))}\u2009min of wiring, ${plural(menus, "menu")} to open`,
     ...(figures.outOfStep ? [`${plural(figures.outOfStep, "row")} out of sync with the picture`] : []),
     ...(figures.cautioned ? [`${plural(figures.cautioned, "row")} with a caution`] : []),
