@@ -51,6 +51,7 @@ export function sceneOf({ looks, cures }: Case, belief: Belief, left: (id: strin
   const weights = Float64Array.from(members, (list) => list.reduce((all, index) => all + (belief[index] ?? 0), 0) / sum);
   const first = members.map(([index]) => index ?? 0);
   const kept = cures.flatMap((row): SceneCure[] => {
+    if (!left(row.id)) return [];
     const mends = [...first.keys()].filter((kind) => row.mends[first[kind] ?? 0]);
     return mends.length ? [{ row, minutes: row.minutes, mends }] : [];
   });
