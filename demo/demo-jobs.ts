@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync } from "node:fs";
-import { fileURLToPath } from "node:url";
+import { join } from "node:path";
 import { readJobText, type Job } from "@/core/job";
 import { troubleSentence } from "@/core/text";
 
 /** `jobs`: the made-up rooms that the demo opens with; `systems`: one small system for each rule of the trade, with a known answer. */
 type Shelf = "jobs" | "systems";
 
-const folderOf = (shelf: Shelf) => fileURLToPath(new URL(`${shelf}/`, import.meta.url));
+const folderOf = (shelf: Shelf) => join(import.meta.dirname, shelf);
 const ENDING = ".octachord.json";
 
 /** The names of the demo jobs, as their files are called. */
@@ -18,7 +18,7 @@ export const demoJobNames = (shelf: Shelf = "jobs"): readonly string[] =>
 
 /** One demo job from its file; a file that does not read is a mistake of ours and throws. */
 export function demoJob(name: string, shelf: Shelf = "jobs"): Job {
-  const read = readJobText(readFileSync(`${folderOf(shelf)}${name}${ENDING}`, "utf8"));
+  const read = readJobText(readFileSync(join(folderOf(shelf), `${name}${ENDING}`), "utf8"));
   if (!read.ok) throw new Error(`${name}: ${read.refusal.map(troubleSentence).join(" ")}`);
   return read.value;
 }

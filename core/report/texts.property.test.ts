@@ -2,13 +2,12 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { anyJob, anyRoom, type AnyRoom } from "@/demo/any-room-under-test";
 import { disturbedRooms } from "@/demo/disturbed-room-under-test";
+import { namedForReading, proofRead } from "@/demo/proof-reading-under-test";
 import { spelledRooms } from "@/demo/spelled-room-under-test";
 import { tries } from "@/demo/tries-under-test";
 import { castOf, conflictsOf, controlLinks, householdOf, judgeAll, relianceOf } from "@/core/cec";
 import { solve } from "@/core/chain";
-import { QUIRKS } from "@/core/device";
 import { finderOf } from "@/core/diagnose";
-import { SETTING_KEYS } from "@/core/facts";
 import { householdSheet } from "@/core/handover";
 import type { Job } from "@/core/job";
 import { boxOfShelf, checkedPlans, smallestChanges, weightsOf, wiringSpace, wishesOf } from "@/core/plan";
@@ -53,41 +52,8 @@ import {
   symptomsReport,
 } from "./index";
 
-/*
- * Every text about a room, in rooms of every kind, read as a proof-reader would: no hole where a word should be, and no name that only the
- * program knows. Devices, sockets and sources are named so that none of their names could be taken for an id.
- */
-const named = (job: Job): Job => ({
-  ...job,
-  devices: job.devices.map((device, index) => ({
-    ...device,
-    name: `Kestrel ${index + 1}`,
-    ports: device.ports.map((port, at) => ({ ...port, label: `SOCKET ${at + 1}` })),
-    sources: device.sources.map((source, at) => ({ ...source, name: `Service ${at + 1}` })),
-  })),
-});
-
-const ROOMS = fc.oneof(anyRoom.map(anyJob), spelledRooms, disturbedRooms).map(named);
-
-const HOLES: readonly (readonly [string, RegExp])[] = [
-  ["a value that is none", /\b(undefined|NaN|null|Infinity)\b|\[object/],
-  ["a hole between words", /\S {2,}\S| [.,;](\s|$)|\.\.(?!\.)|“”|«»|\(\)/],
-  ["a word twice", /\b(the|of|to|is|and|with) \1\b/i],
-  ["the id of a device", /\b(p\d|second|player\d|box\d|screen\d|system\d)\b(?! screen)/],
-  ["the id of a socket", /\b(hdmi|optical|coaxial|rca|minijack|bluetooth)-(in|out)\d*\b/],
-];
-const CODES = [...QUIRKS, ...SETTING_KEYS].filter((code) => code.includes("-"));
-
-/** What is wrong with a text; empty where nothing is. */
-function faultsIn(text: string): readonly string[] {
-  const codes = CODES.filter((code) => new RegExp(`(?<![\\w-])${code}(?![\\w-])`).test(text));
-  return [...HOLES.flatMap(([what, pattern]) => (pattern.test(text) ? [what] : [])), ...codes.map((code) => `the code “${code}”`)];
-}
-
-function proofRead(texts: readonly (string | null | undefined)[]): number {
-  for (const text of texts) if (text) expect(faultsIn(text), text).toEqual([]);
-  return texts.length;
-}
+/* Every text about a room, in rooms of every kind, read as a proof-reader would. */
+const ROOMS = fc.oneof(anyRoom.map(anyJob), spelledRooms, disturbedRooms).map(namedForReading);
 
 /** All strings of a printed document but those that no person reads. */
 function printed(value: unknown): readonly string[] {
@@ -171,7 +137,7 @@ function ofChanges(job: Job): readonly string[] {
 const ofWrongFacts = (job: Job): readonly string[] => wrongFacts(job).map(({ fact }) => wrongFactSentence(job, fact));
 
 function ofPlans(one: AnyRoom): readonly string[] {
-  const job = named(anyJob(one));
+  const job = namedForReading(anyJob(one));
   const boxes = one.boxes.flatMap((box) => boxOfShelf(job, box, 40, "van") ?? []);
   const space = wiringSpace(job, { boxes }, wishesOf(job));
   if (!space) return [];

@@ -25,8 +25,8 @@ export function HopList({ arrival, marked }: { arrival: Arrival; marked: number 
             <b>{placeWords(job, hop)}</b>
             <span>{hop.out ? lineageWords(hop.out) : arrivalsWords.nothingGoesOn}</span>
             <code>{hop.delayMs === null ? arrivalsWords.delayNotKnown : hop.delayMs > 0 ? `+${formatMilliseconds(hop.delayMs)}` : ""}</code>
-            {lost.map(({ reason }) => (
-              <em key={reason.code}>{reasonFlag(job, reason)}</em>
+            {[...new Set(lost.map(({ reason }) => reasonFlag(job, reason)))].map((flag) => (
+              <em key={flag}>{flag}</em>
             ))}
           </li>
         );

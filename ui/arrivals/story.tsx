@@ -46,11 +46,11 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       {losses.length ? (
         <section>
           <h3>{arrival.verdict === "unknown" ? arrivalsWords.whatIsNotKnown : arrivalsWords.whereItIsLost}</h3>
-          {losses.map(({ reason, hop }) => (
-            <p key={`${reason.code}-${hop}`}>
-              {reason.code === "unknown-fact" ? arrivalsWords.itDependsOn(unknownWords(job, reason.unknown)) : reasonSentence(job, reason)}
-            </p>
-          ))}
+          <Sentences
+            said={losses.map(({ reason }) =>
+              reason.code === "unknown-fact" ? arrivalsWords.itDependsOn(unknownWords(job, reason.unknown)) : reasonSentence(job, reason),
+            )}
+          />
         </section>
       ) : null}
       <Meanwhile arrival={arrival} />
@@ -59,9 +59,7 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
       {ceilings.length ? (
         <section>
           <h3>{arrivalsWords.moreThanTheSystemPlays}</h3>
-          {ceilings.map(({ reason }) => (
-            <p key={reason.code}>{reasonSentence(job, reason)}</p>
-          ))}
+          <Sentences said={ceilings.map(({ reason }) => reasonSentence(job, reason))} />
         </section>
       ) : null}
       {arrival.content.picture ? <PictureStory arrival={arrival} /> : null}
@@ -72,6 +70,9 @@ export function Story({ arrival, changes }: { arrival: Arrival; changes: Changes
     </div>
   );
 }
+
+/** Sentences one below the other; what is true of two hops or devices alike is said once. */
+const Sentences = ({ said }: { said: readonly string[] }) => [...new Set(said)].map((sentence) => <p key={sentence}>{sentence}</p>);
 
 /** The hops behind a line to open; an address that names one opens it there. */
 function Hops({ arrival }: { arrival: Arrival }) {
@@ -121,9 +122,7 @@ function Meanwhile({ arrival }: { arrival: Arrival }) {
     <section>
       <h3>{arrivalsWords.meanwhile}</h3>
       {arrival.screenSpeakers ? <p>{screenSpeakersSentence(job, arrival)}</p> : null}
-      {others.map((sentence) => (
-        <p key={sentence}>{sentence}</p>
-      ))}
+      <Sentences said={others} />
     </section>
   );
 }
@@ -134,9 +133,7 @@ function Mind({ arrival }: { arrival: Arrival }) {
   return (
     <section>
       <h3>{arrival.cautions.length ? arrivalsWords.mind : arrivalsWords.volume}</h3>
-      {arrival.cautions.map((caution) => (
-        <p key={cautionSentence(job, caution)}>{cautionSentence(job, caution)}</p>
-      ))}
+      <Sentences said={arrival.cautions.map((caution) => cautionSentence(job, caution))} />
       {arrival.volume ? <p>{volumeSentence(job, arrival.volume)}</p> : null}
     </section>
   );
@@ -195,9 +192,7 @@ function PictureStory({ arrival }: { arrival: Arrival }) {
           : arrivalsWords.itReachesNoScreen}
         {arrival.picture && arrival.pictureLosses.length === 0 ? arrivalsWords.nothingLost : ""}
       </p>
-      {arrival.pictureLosses.map((loss) => (
-        <p key={pictureLossSentence(job, loss)}>{pictureLossSentence(job, loss)}</p>
-      ))}
+      <Sentences said={arrival.pictureLosses.map((loss) => pictureLossSentence(job, loss))} />
       {arrival.lipSyncMs !== null && arrival.lipSync ? <LipSyncScale lipSyncMs={arrival.lipSyncMs} judgement={arrival.lipSync} /> : null}
     </section>
   );

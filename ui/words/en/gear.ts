@@ -23,7 +23,7 @@ export const gearWords = {
   nameOfTheDevice: "Name of the device",
   spelledOutByHand: "Entered by hand.",
   about: (device: string) => `About ${device}`,
-  differsFromItsClass: (where: string) => ` Differs from its class: ${where}.`,
+  differsFromItsClass: (where: string) => `. Differs from its class: ${where}.`,
   soundComesFromHere: "The sound of this job comes from here.",
   letSoundComeFromHere: "Use as the sound system",
   units: "Units",
