@@ -58,14 +58,16 @@ export function standOf(finder: Finder, symptoms: readonly string[], observed: r
 }
 
 function workOut(finder: Finder, symptoms: readonly string[], observed: readonly Observed[]): Outcome<Stand, ObservedTrouble> {
-  // An answer that two faults at once alone can give was offered to the person, and no single fault knows it.
-  const ofSingles = observed.filter((one) => beliefAfter(finder.singles, [], [one]).ok);
-  const alone = beliefAfter(finder.singles, symptoms, ofSingles);
+  const isOfOne = (one: Observed) => beliefAfter(finder.singles, [], [one]).ok;
+  const byOneFault = (seen: readonly Observed[]) => beliefAfter(finder.singles, symptoms, seen.filter(isOfOne));
+  const alone = byOneFault(observed);
   if (!alone.ok) return alone;
   let given = finder.singles;
   let belief = alone.value;
-  if (observed.length > ofSingles.length || (observed.length && shareOfUnknown(given, belief) > THINKS_OF_TWO)) {
-    given = withPairs(finder, pairsOf(finder, belief));
+  // An answer that two faults at once alone can give was offered by the pairs that were thought of then: they stay.
+  const offeredBy = observed.flatMap((one, index) => (isOfOne(one) ? [] : [byOneFault(observed.slice(0, index))]));
+  if (offeredBy.length || (observed.length && shareOfUnknown(given, belief) > THINKS_OF_TWO)) {
+    given = withPairs(finder, distinctPairs([alone, ...offeredBy].flatMap((then) => (then.ok ? pairsOf(finder, then.value) : []))));
     const both = beliefAfter(given, symptoms, observed);
     if (!both.ok) return both;
     belief = both.value;
@@ -82,7 +84,7 @@ function workOut(finder: Finder, symptoms: readonly string[], observed: readonly
   });
 }
 
-function withPairs({ healthy, played, firm, cases }: Finder, pairs: ReturnType<typeof pairsOf>): Case {
+function withPairs({ healthy, played, firm, cases }: Finder, pairs: readonly Pair[]): Case {
   const key = pairs.map(([a, b]) => `${a.fault.id}+${b.fault.id}`).join();
   const known = cases.get(key) ?? caseFrom(healthy, played, firm, pairs);
   cases.set(key, known);
@@ -92,7 +94,14 @@ function withPairs({ healthy, played, firm, cases }: Finder, pairs: ReturnType<t
 const shareOfUnknown = ({ suspects }: Case, belief: Belief): number =>
   suspects.reduce((sum, { faults }, index) => (faults[0]?.kind === "unknown" ? sum + (belief[index] ?? 0) : sum), 0);
 
-function pairsOf({ healthy, played, singles, pairs }: Finder, belief: Belief): readonly (readonly [PlayedFault, PlayedFault, Seen])[] {
+type Pair = readonly [PlayedFault, PlayedFault, Seen];
+
+/** Each pair once, in whatever order its faults are named. */
+const distinctPairs = (pairs: readonly Pair[]): readonly Pair[] => [
+  ...new Map(pairs.map((pair) => [[pair[0].fault.id, pair[1].fault.id].toSorted().join("+"), pair])).values(),
+];
+
+function pairsOf({ healthy, played, singles, pairs }: Finder, belief: Belief): readonly Pair[] {
   const order = played.map((one, index) => ({
     one,
     share: ((belief[index] ?? 0) / (singles.priors[index] || 1)) * Math.sqrt(singles.priors[index] ?? 0),
@@ -102,7 +111,7 @@ function pairsOf({ healthy, played, singles, pairs }: Finder, belief: Belief): r
     .slice(0, PAIRED)
     .map(({ one }) => one);
   return best.flatMap((a, index) =>
-    best.slice(index + 1).flatMap((b): (readonly [PlayedFault, PlayedFault, Seen])[] => {
+    best.slice(index + 1).flatMap((b): Pair[] => {
       const id = `${a.fault.id}+${b.fault.id}`;
       const known = pairs.get(id);
       const seen = known === undefined ? playPair(healthy, a.fault, b.fault) : known;
