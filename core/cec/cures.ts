@@ -1,4 +1,4 @@
-import { scoreArrival, solveAgain } from "@/core/chain";
+import { comparePictures, scoreArrival, solveAgain } from "@/core/chain";
 import { UNREGISTERED } from "@/core/facts";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
@@ -16,6 +16,8 @@ export type Cure =
       /** How many rows of the board it lowers, and how many of those are silent then, or no longer shown. */
       readonly lowers: number;
       readonly silences: number;
+      /** How many rows have a worse picture then, or none. */
+      readonly darkens: number;
       /** The other acts of the room that then go worse, by their events. */
       readonly worsens: readonly string[];
     })
@@ -31,8 +33,8 @@ export interface WeighedCure {
 }
 
 /**
- * What makes an act better: first what makes it go best, of those what lowers no sound and worsens no other act, and of those the least
- * trouble. After what can be changed follow another act and a programmed remote, and last what silences a row. What costs every row that
+ * What makes an act better: first what makes it go best, of those what lowers no sound and no picture and worsens no other act, and of
+ * those the least trouble. After what can be changed follow another act and a programmed remote, and last what silences a row. What costs every row that
  * sounds cures nothing. Empty where it goes as wanted.
  * @param isOver tells when the time is over: what was not tried until then is left out
  */
@@ -80,7 +82,7 @@ function isAboutTheSame(household: Household, judged: JudgedAct, changed: Househ
 }
 
 /**
- * Every change that makes an act of the room better and lowers no sound: those that better most and worsen least first.
+ * Every change that makes an act of the room better and lowers no sound and no picture: those that better most and worsen least first.
  * @param isOver as above
  */
 export function roomCures(
@@ -93,9 +95,10 @@ export function roomCures(
   const weighed = cureCandidates(household, state).flatMap((candidate): WeighedCure[] => {
     if (isOver()) return [];
     const changed = householdAfter(household, candidate, state);
-    if (!changed || loweredRows(household, changed).lowers > 0) return [];
+    const cost = changed && loweredRows(household, changed);
+    if (!cost || cost.lowers > 0 || cost.darkens > 0) return [];
     const { better, worse } = movedActs(household, all, changed);
-    return better.length ? [{ cure: { ...candidate, lowers: 0, silences: 0, worsens: worse }, betters: better }] : [];
+    return better.length ? [{ cure: { ...candidate, ...cost, worsens: worse }, betters: better }] : [];
   });
   const gain = ({ betters, cure }: WeighedCure) => betters.length - cure.worsens.length;
   return weighed.toSorted((a, b) => gain(b) - gain(a) || byTrouble(a.cure, b.cure));
@@ -145,13 +148,20 @@ function concernedIn({ stations }: Household, { verdict, played }: JudgedAct): R
   return new Set([...missed, ...strange, ...quarrel, ...played.pressed.map(({ device }) => device)]);
 }
 
-function loweredRows({ solved: before }: Household, { solved: after }: Household): { readonly lowers: number; readonly silences: number } {
+/** What a changed room costs on the board. */
+type Lowered = Pick<Extract<Cure, Candidate>, "lowers" | "silences" | "darkens">;
+
+function loweredRows({ solved: before }: Household, { solved: after }: Household): Lowered {
   const now = new Map(after.rows.map((row) => [row.id, row]));
   const lowered = before.rows.filter((row) => {
     const later = now.get(row.id);
     return later ? scoreArrival(later) < scoreArrival(row) : row.arrives !== null;
   });
-  return { lowers: lowered.length, silences: lowered.filter(({ id }) => !now.get(id)?.arrives).length };
+  const darkened = before.rows.filter((row) => {
+    const later = now.get(row.id);
+    return later ? comparePictures(later, row) < 0 : row.picture !== null;
+  });
+  return { lowers: lowered.length, silences: lowered.filter(({ id }) => !now.get(id)?.arrives).length, darkens: darkened.length };
 }
 
 /**
@@ -177,7 +187,10 @@ export function conflictCures(
 }
 
 const byTrouble = (a: Extract<Cure, Candidate>, b: Extract<Cure, Candidate>): number =>
-  a.lowers - b.lowers || a.worsens.length - b.worsens.length || CURE_KINDS.indexOf(a.cure) - CURE_KINDS.indexOf(b.cure);
+  a.lowers - b.lowers ||
+  a.darkens - b.darkens ||
+  a.worsens.length - b.worsens.length ||
+  CURE_KINDS.indexOf(a.cure) - CURE_KINDS.indexOf(b.cure);
 
 /** Acts that bring picture and sound as wanted, in place of the screen's remote. */
 const otherActs = (household: Household): readonly Cure[] =>

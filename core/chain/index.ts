@@ -19,6 +19,7 @@ export { changedQuestions } from "./changed-questions";
 export { cableQuestion, deviceQuestion, settingQuestion, takersQuestion, type Question } from "./read-set";
 export { makeRig, type Rig } from "./rig";
 export { returnTakers, type ReturnTakers, takesReturnsAt } from "./return-takers";
+export { comparePictures, MOST_PICTURE, scorePicture } from "./score-picture";
 export { compareArrivals, compareStanding, FULL_SCORE, scoreArrival, scoreStream } from "./score-arrival";
 export { arrivalsOnly, solve, solveAgain, type Solved, type SolvedUnit } from "./solve";
 export { streamsOf, type Stream } from "./stream";

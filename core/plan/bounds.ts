@@ -12,6 +12,7 @@ import {
   type RowQuestions,
   type Solved,
   type SolvedUnit,
+  scorePicture,
 } from "@/core/chain";
 import type { Device } from "@/core/device";
 import type { SettingKey } from "@/core/facts";
@@ -19,7 +20,6 @@ import { present } from "@/core/outcome";
 import { applyCommand, chosenSoundSystem, findDevice, type Job } from "@/core/job";
 import { CHANGE_COST, type Change, type ChangeKind } from "./changes";
 import { bestPictureByPlugs, bestPictureScore } from "./picture-bound";
-import { scorePicture } from "./picture-score";
 import { ANY_SCREEN, higherOf, isAtLeast, screensOf, worthOf, type UnitWorth } from "./row-worth";
 import { wishedScore } from "./wished";
 

@@ -1,5 +1,4 @@
-import { compareArrivals, type Arrival } from "@/core/chain";
-import { comparePictures } from "./picture-score";
+import { compareArrivals, type Arrival, comparePictures } from "@/core/chain";
 
 /** A row of two boards side by side. */
 export interface ComparedRow {

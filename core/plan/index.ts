@@ -1,7 +1,6 @@
 export { CHANGE_COST, CHANGE_KINDS, costOf, possibleChanges, type Change, type ChangeKind } from "./changes";
 export { purchases } from "./purchase";
 export { allowedKinds } from "./wished";
-export { comparePictures, scorePicture } from "./picture-score";
 export { compareBoards, isAlike, type ComparedRow } from "./compare-boards";
 export { excludesEachOther, together } from "./together";
 export { movedRows, movesAnything, NOTHING_MOVED, type MovedRows, type NewTrouble } from "./moved-rows";

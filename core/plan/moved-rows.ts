@@ -1,7 +1,6 @@
 import { quarrelsOf } from "@/core/cec";
-import { byContent, compareArrivals, type Arrival, type Solved } from "@/core/chain";
+import { byContent, compareArrivals, type Arrival, type Solved, comparePictures } from "@/core/chain";
 import type { LipSyncJudgement } from "@/core/facts";
-import { comparePictures } from "./picture-score";
 
 /** A trouble that is there after a change and was not before: of a row, or of a device on the control wire. */
 export type NewTrouble =

@@ -1,8 +1,8 @@
+import { scorePicture } from "@/core/chain";
 import { cableClassFact } from "@/core/facts";
 import type { Content, Device, HdmiPort } from "@/core/device";
 import { reaches, sameEnd, type CableEnd, type Job } from "@/core/job";
 import { settlePicture, type PictureLimit } from "@/core/picture";
-import { scorePicture } from "./picture-score";
 
 /**
  * No picture of a content can be better on a screen than that of the player's best output straight in the screen's best input: whatever

@@ -1,5 +1,4 @@
-import type { Arrival, SolvedUnit } from "@/core/chain";
-import { MOST_PICTURE, scorePicture } from "./picture-score";
+import { MOST_PICTURE, scorePicture, type Arrival, type SolvedUnit } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { wishedScoreOf } from "./wished";
 

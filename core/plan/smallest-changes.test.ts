@@ -2,21 +2,11 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { tries } from "@/demo/tries-under-test";
 import { demoJob, demoJobNames } from "@/demo/demo-jobs";
-import { scoreArrival, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
+import { scoreArrival, scorePicture, solve, solveAgain, type Arrival, type Solved } from "@/core/chain";
 import { fromShelfOrThrow, type Device } from "@/core/device";
 import type { SettingKey } from "@/core/facts";
 import { applyCommand, emptyJob, joinSockets, type CableEnd, type Job } from "@/core/job";
-import {
-  commandOf,
-  costOf,
-  movedRows,
-  possibleChanges,
-  purchases,
-  scorePicture,
-  smallestChanges,
-  weighedPurchases,
-  type Change,
-} from "@/core/plan";
+import { commandOf, costOf, movedRows, possibleChanges, purchases, smallestChanges, weighedPurchases, type Change } from "@/core/plan";
 
 const SEED = 20261124;
 /** Sound and picture of every row, for comparing sums: by hand, a picture in small steps of the same size as one sound verdict. */

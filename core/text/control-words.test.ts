@@ -160,8 +160,11 @@ test("a cure is something to do, and a programmed remote tells its limits", () =
   expect(cureLimits(householdOf(job), remote)).toBe(
     "It needs line of sight, or an infrared emitter close to the device. Bar is behind a door: infrared does not reach it while that is shut. Bar has a single toggle key: if it is already on, the key switches it off. It takes 0.4\u2009s longer than the bus.",
   );
-  expect(cureWords(job, { cure: "power-in-order", order: ["box", "tv"], lowers: 0, silences: 0, worsens: [] }, "tv")).toContain(
-    "in this order: Set-top box and Television; wait",
+  const inOrder = { cure: "power-in-order", order: ["box", "tv"], lowers: 0, silences: 0, darkens: 0, worsens: [] } as const;
+  expect(cureWords(job, inOrder, "tv")).toContain("in this order: Set-top box and Television; wait");
+  expect(cureLimits(householdOf(job), inOrder)).toBeNull();
+  expect(cureLimits(householdOf(job), { ...inOrder, lowers: 2, silences: 1, darkens: 1 })).toBe(
+    "It lowers the sound of 2 rows, 1 of which is silent then or no longer shown. It lowers the picture of 1 row, or takes it away.",
   );
   expect(cureWords(job, { cure: "other-act", act: { act: "wake", device: "streamer" } }, "tv")).toBe(
     "a house rule: wake Streamer with its own remote instead",

@@ -36,16 +36,20 @@ function sideCableWords(job: Job, { command }: Extract<Cure, { cure: "side-cable
 const worsenedWords = (household: Household, events: readonly string[]): string =>
   events.length > 2 ? plural(events.length, "other act") : listed(events.map((event) => eventWords(household, event)));
 
+function loweredWords({ lowers, silences }: Pick<Extract<Cure, { lowers: number }>, "lowers" | "silences">): string {
+  const words = `It lowers the sound of ${plural(lowers, "row")}`;
+  if (silences === 0) return words;
+  const who = silences < lowers ? `${silences} of which` : "which";
+  return `${words}, ${who} ${silences === 1 ? "is" : "are"} silent then or no longer shown`;
+}
+
 /** What a cure costs or cannot do; null where nothing. */
 export function cureLimits(household: Household, cure: Cure): string | null {
   const { job } = household;
   if ("lowers" in cure) {
     const parts = [
-      ...(cure.lowers
-        ? [
-            `It lowers the sound of ${plural(cure.lowers, "row")}${cure.silences ? `, ${cure.silences === cure.lowers ? "which are" : `${cure.silences} of which are`} silent then or no longer shown` : ""}.`,
-          ]
-        : []),
+      ...(cure.lowers ? [`${loweredWords(cure)}.`] : []),
+      ...(cure.darkens ? [`It lowers the picture of ${plural(cure.darkens, "row")}, or takes it away.`] : []),
       ...(cure.worsens.length ? [`Makes worse: ${worsenedWords(household, cure.worsens)}.`] : []),
     ];
     return parts.length ? parts.join(" ") : null;

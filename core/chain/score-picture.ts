@@ -1,5 +1,5 @@
-import type { Arrival } from "@/core/chain";
 import type { Picture, PictureLoss } from "@/core/picture";
+import type { Arrival } from "./arrival";
 
 /** A dynamic HDR format tells each scene its own range; HDR10 and HLG tell one for all. */
 const HDR_RANK = { sdr: 0, hlg: 1, hdr10: 1, "hdr10-plus": 2, "dolby-vision": 2 } as const satisfies Record<Picture["hdr"], number>;
