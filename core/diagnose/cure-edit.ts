@@ -2,6 +2,7 @@ import { effectiveSetting } from "@/core/device";
 import { findDevice, findPort, moveCableEnd, stepsOf, type Command, type Job, type SingleCommand } from "@/core/job";
 import { withDrift } from "./drift";
 import type { Cure } from "./step";
+import { unreachable } from "@/core/outcome";
 
 /**
  * What a cure that helped changes in the job, as one edit; null where the job is right as it is planned and only the room was not.
@@ -24,8 +25,21 @@ export function cureEdit(job: Job, cure: Cure): Command | null {
       return { kind: "edit-port", device: cure.device, port: cure.port, fields: { hdcp: "1.4" } };
     case "replace":
       return cure.unit === undefined ? { kind: "edit-device", device: cure.device, fields: { state: "dead" } } : null;
-    default:
+    case "seat":
+    case "turn":
+    case "lead":
+    case "power":
+    case "own-key":
+    case "restart":
+    case "cycle":
+    case "unpair":
+    case "update":
+    case "other-title":
+    case "unit":
+    case "follow-arrivals":
       return null;
+    default:
+      return unreachable(cure);
   }
 }
 

@@ -5,50 +5,47 @@ import { withDrift } from "./drift";
 import { fault, type Fault } from "./fault";
 import type { Cure } from "./step";
 
-/** The value at which a setting silences or lames, for those that have one such: at another it is only set otherwise. */
-const LAMING: Partial<Readonly<Record<SettingKey, string>>> = {
-  mute: "on",
-  "volume-level": "zero",
-  power: "standby",
-  speakers: "own",
-  arc: "off",
-  earc: "off",
-  "arc-take": "off",
-  cec: "off",
-  "control-wakes": "off",
-  "control-obeys": "off",
-  "output-device": "other",
-};
+/** What a setting with the wrong value is called: any wrong value, or one alone at which it silences or lames. */
+interface WrongValue {
+  readonly kind: FaultKind;
+  readonly at: string | null;
+}
+const anyValue = (kind: FaultKind): WrongValue => ({ kind, at: null });
+const setOtherwise = anyValue("other-setting");
 
-/** What a setting with the wrong value is called. */
-const KIND_OF: Partial<Readonly<Record<SettingKey, FaultKind>>> = {
-  "input-select": "wrong-input",
-  "sound-follows": "wrong-input",
-  mute: "muted",
-  "volume-level": "volume-zero",
-  power: "asleep",
-  speakers: "own-speakers",
-  "player-audio": "wrong-format",
-  "digital-output": "wrong-format",
-  "object-format": "wrong-format",
-  arc: "return-off",
-  earc: "return-off",
-  "arc-take": "return-off",
-  cec: "control-off",
-  "control-wakes": "control-switch",
-  "control-obeys": "control-switch",
-  "input-sound": "input-sound-off",
-  "edid-mode": "wrong-edid",
-  "decode-mode": "sound-mode",
-  upmix: "sound-mode",
-  "signal-format": "picture-setting",
-  hdr: "picture-setting",
-  "video-format": "picture-setting",
-  "picture-mode": "picture-setting",
-  "output-device": "wrong-output",
-  bluetooth: "wrong-output",
-  "sound-delay": "delay-set",
+const WRONG: Readonly<Record<SettingKey, WrongValue>> = {
+  "player-audio": anyValue("wrong-format"),
+  "digital-output": anyValue("wrong-format"),
+  speakers: { kind: "own-speakers", at: "own" },
+  earc: { kind: "return-off", at: "off" },
+  arc: { kind: "return-off", at: "off" },
+  cec: { kind: "control-off", at: "off" },
+  "control-wakes": { kind: "control-switch", at: "off" },
+  "control-obeys": { kind: "control-switch", at: "off" },
+  upmix: anyValue("sound-mode"),
+  "decode-mode": anyValue("sound-mode"),
+  "signal-format": anyValue("picture-setting"),
+  "edid-mode": anyValue("wrong-edid"),
+  "arc-take": { kind: "return-off", at: "off" },
+  "input-select": anyValue("wrong-input"),
+  "sound-follows": anyValue("wrong-input"),
+  "object-format": anyValue("wrong-format"),
+  "output-device": { kind: "wrong-output", at: "other" },
+  power: { kind: "asleep", at: "standby" },
+  "standby-pass": setOtherwise,
+  module: setOtherwise,
+  bluetooth: anyValue("wrong-output"),
+  mute: { kind: "muted", at: "on" },
+  "volume-level": { kind: "volume-zero", at: "zero" },
+  "input-sound": anyValue("input-sound-off"),
+  "socket-mode": setOtherwise,
+  "sound-delay": anyValue("delay-set"),
+  "picture-mode": anyValue("picture-setting"),
+  "video-format": anyValue("picture-setting"),
+  hdr: anyValue("picture-setting"),
 };
+const kindOf = (key: SettingKey, value: string): FaultKind =>
+  WRONG[key].at === null || WRONG[key].at === value ? WRONG[key].kind : "other-setting";
 
 /** Every setting of a device at each value that it should not have. Of a long list of figures, the largest stands for all. */
 export const settingFaults = (device: Device): readonly Fault[] =>
@@ -61,7 +58,7 @@ export const settingFaults = (device: Device): readonly Fault[] =>
     if (now === null || now === undefined) return [];
     return values.map((value) =>
       fault(
-        (LAMING[key] ?? value) === value ? (KIND_OF[key] ?? "other-setting") : "other-setting",
+        kindOf(key, value),
         { device: device.id, setting: key, value },
         { kind: "set-setting", device: device.id, setting: key, state: "planned", value },
         key === "power"

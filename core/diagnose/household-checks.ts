@@ -1,5 +1,6 @@
 import { stepId, type Cure } from "./step";
 import type { Finder } from "./finder";
+import { unreachable } from "@/core/outcome";
 
 /** What a household can do with its own hands and remotes. */
 const isForHouseholds = (cure: Cure): boolean => {
@@ -16,8 +17,18 @@ const isForHouseholds = (cure: Cure): boolean => {
       return cure.side === "from";
     case "unit":
       return cure.to === "charge" || cure.to === "place";
-    default:
+    case "turn":
+    case "lead":
+    case "cycle":
+    case "update":
+    case "take-pcm":
+    case "go-round":
+    case "other-socket":
+    case "replace":
+    case "follow-arrivals":
       return false;
+    default:
+      return unreachable(cure);
   }
 };
 

@@ -57,16 +57,26 @@ export interface KindHistory {
 }
 
 /** A trouble that was seen, and that a habit explains once it is noted: then the habit alone counts. */
-const EXPLAINED_BY: Readonly<Partial<Record<Miss["miss"], Quirk>>> = {
+const EXPLAINED_BY: Readonly<Record<Miss["miss"], Quirk | null>> = {
+  "screen-off": null,
+  "player-off": null,
+  "shows-other": null,
+  "passes-no-picture": null,
+  "hub-elsewhere": null,
+  "system-off": null,
+  "sound-from-screen": null,
+  "sound-from-system": null,
+  "no-sound": null,
   "still-on": "ignores-standby",
-  "loudness-stays": "volume-by-remote-only",
   woke: "wakes-by-itself",
+  "went-off": null,
+  "loudness-stays": "volume-by-remote-only",
 };
 
 /** The habit that a trouble can be taken over as; null: none of those that the control bus knows. */
 export function quirkOf(trouble: TroubleOfKind): Quirk | null {
   if (trouble.of === "quirk") return trouble.quirk;
-  return trouble.of === "miss" ? (EXPLAINED_BY[trouble.miss] ?? null) : null;
+  return trouble.of === "miss" ? EXPLAINED_BY[trouble.miss] : null;
 }
 
 /** Faults that lie in a device itself; a menu or a plug is somebody's doing. */

@@ -5,6 +5,7 @@ import { chosenSoundSystem, findDevice, findPort, type Job } from "@/core/job";
 import { deviceName, settingValueIn, unitName, socketLabel } from "@/core/text";
 import type { SheetCheck, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
+import { unreachable } from "@/core/outcome";
 
 /** A cure of the search for faults as a household does it; null for one that needs the trade. */
 function checkOf(job: Job, cure: Cure): SheetCheck | null {
@@ -26,8 +27,18 @@ function checkOf(job: Job, cure: Cure): SheetCheck | null {
     }
     case "unit":
       return cure.to === "charge" || cure.to === "place" ? { check: cure.to, unit: unitName(job, cure) } : null;
-    default:
+    case "turn":
+    case "lead":
+    case "cycle":
+    case "update":
+    case "take-pcm":
+    case "go-round":
+    case "other-socket":
+    case "replace":
+    case "follow-arrivals":
       return null;
+    default:
+      return unreachable(cure);
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Miss } from "@/core/cec";
 import type { Reason } from "@/core/chain";
 import type { Habit } from "@/core/device";
-import type { Step } from "@/core/diagnose";
+import type { Cure } from "@/core/diagnose";
 import type { TroubleOfKind } from "@/core/handover";
 import { FAULT_KIND_WORDS } from "./fault-kind-words";
 import { QUIRK_WORDS } from "./quirk-words";
@@ -46,8 +46,7 @@ export const LOSS_WORDS: Readonly<Record<Reason["code"], string>> = {
   "other-way-unknown": "Fact of another way not known",
 };
 
-/** What a cure was, as the name of a bar; its first word in the record. */
-export const CURE_WORDS: Readonly<Partial<Record<Step["does"], string>>> = {
+const CURE_WORDS: Readonly<Record<Cure["does"], string>> = {
   set: "Menu set",
   seat: "Plug seated",
   turn: "Cable turned round",
@@ -66,6 +65,9 @@ export const CURE_WORDS: Readonly<Partial<Record<Step["does"], string>>> = {
   replace: "Replaced",
   "follow-arrivals": "Change from Arrivals",
 };
+
+/** What a cure was, as the name of a bar; one that an older record calls otherwise by the name it has there. */
+export const cureName = (does: string): string => Object.entries(CURE_WORDS).find(([known]) => known === does)?.[1] ?? does;
 
 /** What a device did or failed to do in an everyday act, as a past habit: "did not go off". */
 const MISS_HABITS: Readonly<Record<Miss["miss"], string>> = {

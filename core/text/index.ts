@@ -143,18 +143,8 @@ export {
   speakerPrediction,
   watchWords,
 } from "./prove-words";
-export {
-  actSeenWords,
-  answerWords,
-  curePrice,
-  cureSentence,
-  disturbsSentence,
-  rowSeenWords,
-  stepDanger,
-  stepSentence,
-  takenSentence,
-  type EventName,
-} from "./step-words";
+export { actSeenWords, answerWords, cureSentence, rowSeenWords, stepSentence, takenSentence, type EventName } from "./step-words";
+export { curePrice, disturbsSentence, stepDanger } from "./step-costs";
 export { faultIdWords, faultSentence, rowName } from "./fault-words";
 export {
   chanceWords,
@@ -179,4 +169,4 @@ export {
 export { dueSentence, HOUSEHOLD_CHANGE_WORDS, recordWords, STEP_STATE_WORDS, VISIT_REASON_WORDS, visitSentence } from "./handover-words";
 export { packageReadme } from "./package-words";
 export { documentWords } from "./document-words";
-export { CURE_WORDS, LOSS_WORDS, recurringSentence } from "./figures-words";
+export { cureName, LOSS_WORDS, recurringSentence } from "./figures-words";

@@ -1,7 +1,8 @@
 import type { Arrival } from "@/core/chain";
 import type { SettingKey } from "@/core/facts";
 import { findDevice, findPort, type Job } from "@/core/job";
-import type { VisitStep } from "@/core/visit";
+import { unreachable } from "@/core/outcome";
+import type { StepAct, VisitStep } from "@/core/visit";
 import { displayedWords } from "./prove-words";
 import { playedWords } from "./sound-words";
 import { cableOfStep } from "./visit-words";
@@ -45,8 +46,24 @@ export function signWords(job: Job, step: VisitStep, rows: readonly Arrival[]): 
         job,
         rows.find(({ id }) => id === step.row),
       );
-    default:
+    case "protect":
+    case "photo":
+    case "power-off":
+    case "take-away":
+    case "mount":
+    case "place":
+    case "pull":
+    case "fit-module":
+    case "charge":
+    case "confirm":
+    case "dial":
+    case "acts":
+    case "label":
+    case "by-hand":
+    case "hand-over":
       return null;
+    default:
+      return unreachable(step.act);
   }
 }
 
@@ -63,32 +80,91 @@ function predictedWords(job: Job, row: Arrival | undefined): string | null {
 
 /** What can hurt somebody in a step; null where nothing can. */
 export function stepCaution(job: Job, step: VisitStep): string | null {
-  if (step.act === "firmware") return "Not while the power may fail or everybody leaves; one update at a time in a device.";
-  if (step.act === "wire") return "Amplifier off. Wire inside walls must be rated for it: local code wins.";
-  if (step.needs.ladder)
-    return "Ladder on firm ground, held by somebody. Look for cables and pipes before drilling; local rules and the maker's manual win.";
-  if (step.act === "mount") return "Look for cables and pipes before drilling; local rules and the maker's manual win.";
-  if (step.act === "tone" || step.act === "calibrate") return "Announce loud sounds, start with the volume at zero.";
-  if (step.act === "fit-module" || step.act === "power-off") return "Mains plugs out, not only switched off.";
-  const heavy =
-    step.device !== null && step.unit !== null ? findDevice(job, step.device)?.units.find(({ id }) => id === step.unit)?.massKg : null;
-  return step.act === "place" && heavy && heavy >= 20 ? `${heavy}\u2009kg: two people.` : null;
+  const own = cautionOfAct(job, step);
+  if (!step.needs.ladder || step.act === "firmware" || step.act === "wire") return own;
+  return "Ladder on firm ground, held by somebody. Look for cables and pipes before drilling; local rules and the maker's manual win.";
 }
 
-/** What has to be at hand for a step, beside what it fits; empty where hands are enough. */
-export function stepTools({ act, needs }: Pick<VisitStep, "act" | "needs">): readonly string[] {
-  const tools: Partial<Record<VisitStep["act"], readonly string[]>> = {
-    protect: ["dust sheet"],
-    photo: ["camera"],
-    unplug: ["label pen"],
-    mount: ["drill", "level", "detector", "anchors for this wall", "vacuum cleaner"],
-    pull: ["draw wire", "rated cable"],
-    wire: ["wire stripper", "screwdriver"],
-    calibrate: ["its microphone"],
-    dial: ["the dialling sheet"],
-    tone: ["level meter"],
-    label: ["label sheet"],
-    "hand-over": ["the household's sheet"],
-  };
-  return [...(tools[act] ?? []), ...(needs.ladder ? ["ladder"] : [])];
+function cautionOfAct(job: Job, { act, device, unit }: VisitStep): string | null {
+  switch (act) {
+    case "firmware":
+      return "Not while the power may fail or everybody leaves; one update at a time in a device.";
+    case "wire":
+      return "Amplifier off. Wire inside walls must be rated for it: local code wins.";
+    case "pull":
+      return "Keep clear of mains wiring. Cable inside walls must be rated for it: local code wins.";
+    case "mount":
+      return "Look for cables and pipes before drilling; local rules and the maker's manual win.";
+    case "tone":
+    case "calibrate":
+      return "Announce loud sounds, start with the volume at zero.";
+    case "fit-module":
+    case "power-off":
+      return "Mains plugs out, not only switched off.";
+    case "place":
+      return heavyCaution(findDevice(job, device ?? "")?.units.find(({ id }) => id === unit)?.massKg ?? null);
+    case "protect":
+    case "photo":
+    case "unplug":
+    case "take-away":
+    case "plug":
+    case "power-on":
+    case "charge":
+    case "isolate":
+    case "pair":
+    case "confirm":
+    case "set":
+    case "pattern":
+    case "dial":
+    case "acts":
+    case "prove":
+    case "label":
+    case "by-hand":
+    case "hand-over":
+      return null;
+    default:
+      return unreachable(act);
+  }
 }
+
+/** From this weight on nobody lifts alone. */
+const HEAVY_KG = 20;
+const heavyCaution = (massKg: number | null): string | null =>
+  massKg !== null && massKg >= HEAVY_KG ? `${massKg}\u2009kg: two people.` : null;
+
+/** What each step takes beside hands. */
+const TOOLS: Readonly<Record<StepAct, readonly string[]>> = {
+  protect: ["dust sheet"],
+  photo: ["camera"],
+  "power-off": [],
+  unplug: ["label pen"],
+  "take-away": [],
+  mount: ["drill", "level", "detector", "anchors for this wall", "vacuum cleaner"],
+  place: [],
+  pull: ["draw wire", "rated cable"],
+  plug: [],
+  wire: ["wire stripper", "screwdriver"],
+  "fit-module": [],
+  "power-on": [],
+  firmware: [],
+  charge: [],
+  isolate: [],
+  pair: [],
+  confirm: [],
+  set: [],
+  pattern: [],
+  calibrate: ["its microphone"],
+  dial: ["the dialling sheet"],
+  tone: ["level meter"],
+  acts: [],
+  prove: [],
+  label: ["label sheet"],
+  "by-hand": [],
+  "hand-over": ["the household's sheet"],
+};
+
+/** What has to be at hand for a step, beside what it fits; empty where hands are enough. */
+export const stepTools = ({ act, needs }: Pick<VisitStep, "act" | "needs">): readonly string[] => [
+  ...TOOLS[act],
+  ...(needs.ladder ? ["ladder"] : []),
+];

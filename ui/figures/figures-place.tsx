@@ -4,9 +4,8 @@ import dayjs from "dayjs";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import type { ReactNode } from "react";
-import type { Step } from "@/core/diagnose";
 import type { FirmFigures } from "@/core/handover";
-import { CURE_WORDS, durationWords, FAULT_KIND_WORDS, LOSS_WORDS } from "@/core/text";
+import { cureName, durationWords, FAULT_KIND_WORDS, LOSS_WORDS } from "@/core/text";
 import { OutsideFrame } from "@/ui/frame";
 import { EmptyPlace } from "@/ui/kit";
 import { figuresWords } from "@/ui/words";
@@ -92,7 +91,7 @@ export function FiguresPlace({ figures }: { readonly figures: FirmFigures }) {
             <Figure heading={figuresWords.cures} words="" isEmpty={cures.length === 0}>
               <Bars
                 lines={[""]}
-                rows={cures.map(({ cure, count }) => ({ name: CURE_WORDS[cure as Step["does"]] ?? cure, figures: [count] }))}
+                rows={cures.map(({ cure, count }) => ({ name: cureName(cure), figures: [count] }))}
                 unit={figuresWords.times}
               />
             </Figure>

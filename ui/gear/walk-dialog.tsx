@@ -70,8 +70,7 @@ function SocketHead({ job, end }: { job: Job; end: CableEnd }) {
   const port = findPort(job, end);
   return (
     <h3 className={styles.socket}>
-      <span dir="auto">{deviceName(job, end.device)}</span>
-      <code>{port?.label ?? end.port}</code>
+      <span dir="auto">{deviceName(job, end.device)}</span> <code>{port?.label ?? end.port}</code>{" "}
       <span className={styles.marks}>{port ? socketMarks(port).join(" · ") : ""}</span>
     </h3>
   );

@@ -16,7 +16,7 @@ export function ScoreCard({ score, isFound, onNext, onAgain }: ScoreCardProps) {
   return (
     <section className={styles.card} aria-label={practiceWords.findTheFault} aria-live="polite">
       <h2>
-        {isFound ? practiceWords.found : practiceWords.notFound}
+        {isFound ? practiceWords.found : practiceWords.notFound}{" "}
         {isFound ? <span className={styles.points}>{practiceWords.points(score.points)}</span> : null}
       </h2>
       <p>

@@ -47,8 +47,7 @@ export function WireView({ bare, onScored, onNext, onAgain }: WireViewProps) {
         {shown ? (
           <section className={styles.card} aria-label={practiceWords.wireIt} aria-live="polite">
             <h2>
-              {practiceWords.wired}
-              <span className={styles.points}>{practiceWords.points(shown.points)}</span>
+              {practiceWords.wired} <span className={styles.points}>{practiceWords.points(shown.points)}</span>
             </h2>
             <p>{shown.isProven ? practiceWords.bestProven : practiceWords.bestFound}</p>
             <table className={styles.rows}>

@@ -5,13 +5,17 @@ import type { Job, VisitEntry } from "@/core/job";
 import { defaultPreferences } from "@/core/preferences";
 import { JobProvider, useJob } from "@/ui/job";
 import { PreferencesProvider } from "@/ui/preferences";
+import { ThemeProvider } from "@/ui/theme";
 import { given } from "./given";
 
 const LOADING = "Fetched late";
 
-/** A place of a job as its page shows it, and a person in front of it. */
-export interface OpenPlace extends RenderResult {
+/** A page as it is shown, and a person in front of it. */
+export interface OpenPage extends RenderResult {
   readonly user: UserEvent;
+}
+
+export interface OpenPlace extends OpenPage {
   /** The job as it is after what was done on the page. */
   readonly job: () => Job;
 }
@@ -33,18 +37,33 @@ export async function openPlace(
     now = useJob((state) => state.job);
     return null;
   }
+  const shown = await opened(
+    <JobProvider initial={{ id: "one", job, revision: 1, updatedAt: "2026-11-29T09:00:00.000Z" }}>
+      <Watched />
+      {place}
+    </JobProvider>,
+  );
+  return { ...shown, job: () => now };
+}
+
+/** Opens a page that stands beside the jobs. */
+export async function openPage(page: ReactNode, search = ""): Promise<OpenPage> {
+  given.search = search;
+  return opened(page);
+}
+
+async function opened(page: ReactNode): Promise<OpenPage> {
   const shown = await act(async () =>
     render(
-      <PreferencesProvider initial={defaultPreferences()}>
-        <JobProvider initial={{ id: "one", job, revision: 1, updatedAt: "2026-11-29T09:00:00.000Z" }}>
-          <Watched />
-          <Suspense fallback={<p>{LOADING}</p>}>{place}</Suspense>
-        </JobProvider>
-      </PreferencesProvider>,
+      <ThemeProvider initial="day" chosen="day">
+        <PreferencesProvider initial={defaultPreferences()}>
+          <Suspense fallback={<p>{LOADING}</p>}>{page}</Suspense>
+        </PreferencesProvider>
+      </ThemeProvider>,
     ),
   );
   await waitFor(() => {
     if (shown.queryByText(LOADING)) throw new Error("still loading");
   });
-  return { ...shown, user: userEvent.setup(), job: () => now };
+  return { ...shown, user: userEvent.setup() };
 }
