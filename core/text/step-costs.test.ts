@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { demoJob } from "@/demo/demo-jobs";
-import { curePrice, disturbsSentence, stepDanger } from "@/core/text";
+import { curePrice, disturbsSentence, stepDanger, takenSentence } from "@/core/text";
 
 const loft = demoJob("sail-loft");
 const BEHIND_A_SCREEN = "A screen on the wall is heavy: two people where it has to come off, a steady ladder at a projector.";
@@ -30,4 +30,9 @@ test("whoever is watching is asked before something is restarted, and a cure say
   expect(disturbsSentence({ does: "lamp", device: "bar" })).toBeNull();
   expect(curePrice(loft, { does: "take-pcm", device: "streamer" })).toContain("surround");
   expect(curePrice(loft, { does: "seat", cable: "streamer-tv", side: "to" })).toBeNull();
+});
+
+test("a step with its answer ends in one full stop, whether or not the answer has its own", () => {
+  expect(takenSentence("Look at the lamp of Bar.", "It is on")).toBe("Look at the lamp of Bar. It is on.");
+  expect(takenSentence("Press it.", "Bar stays off, so it plays nothing.")).toBe("Press it. Bar stays off, so it plays nothing.");
 });

@@ -42,7 +42,7 @@ export function stepSentence(job: Job, step: Step, event: EventName): string {
 }
 
 /** A step that was taken, with what it showed: "Look at the lamp of Receiver. It is on." */
-export const takenSentence = (step: string, answer: string): string => `${step} ${answer}.`;
+export const takenSentence = (step: string, answer: string): string => `${step} ${answer}${answer.endsWith(".") ? "" : "."}`;
 
 /** What a cure is, as an instruction. */
 export function cureSentence(job: Job, cure: Cure): string {
