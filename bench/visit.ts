@@ -3,15 +3,8 @@ import { solve } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { explain, type Observation } from "@/core/proof";
 import { runSheet } from "@/core/visit";
-import { demoJob } from "@/demo/demo-jobs";
+import { allNew, demoJob } from "@/demo/demo-jobs";
 import { bigJob } from "./big-job";
-
-/** A job whose gear and cables all come new, so that its visit is as long as it can be. */
-const allNew = (job: Job): Job => ({
-  ...job,
-  devices: job.devices.map((device) => ({ ...device, supply: "buy" as const })),
-  cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })),
-});
 
 /** Run sheets by size, for one and two people. */
 export function benchVisits(timed: (call: () => unknown, rounds?: number) => number) {

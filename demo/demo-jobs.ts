@@ -22,3 +22,10 @@ export function demoJob(name: string, shelf: Shelf = "jobs"): Job {
   if (!read.ok) throw new Error(`${name}: ${read.refusal.map(troubleSentence).join(" ")}`);
   return read.value;
 }
+
+/** A job whose gear and cables all come new, so that its visit is as long as it can be. */
+export const allNew = (job: Job): Job => ({
+  ...job,
+  devices: job.devices.map((device) => ({ ...device, supply: "buy" as const })),
+  cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })),
+});

@@ -75,7 +75,7 @@ function writtenIn(element: Element): readonly string[] {
   return runs.map((words) => words.replaceAll(/\s+/g, " ").trim()).filter(Boolean);
 }
 
-/** The same, with what only ears are told. */
+/** The same, with what is there for screen readers alone. */
 const textsOn = (page: Element): readonly string[] => [
   ...writtenIn(page),
   ...[...page.querySelectorAll("*")].flatMap((element) =>

@@ -1,4 +1,4 @@
-import { comparePictures, scoreArrival, solveAgain } from "@/core/chain";
+import { comparePictures, scoreArrival, solveAgain, type Arrival } from "@/core/chain";
 import { UNREGISTERED } from "@/core/facts";
 import type { SettingState } from "@/core/device";
 import { applyCommand, type Job } from "@/core/job";
@@ -153,14 +153,13 @@ type Lowered = Pick<Extract<Cure, Candidate>, "lowers" | "silences" | "darkens">
 
 function loweredRows({ solved: before }: Household, { solved: after }: Household): Lowered {
   const now = new Map(after.rows.map((row) => [row.id, row]));
-  const lowered = before.rows.filter((row) => {
-    const later = now.get(row.id);
-    return later ? scoreArrival(later) < scoreArrival(row) : row.arrives !== null;
-  });
-  const darkened = before.rows.filter((row) => {
-    const later = now.get(row.id);
-    return later ? comparePictures(later, row) < 0 : row.picture !== null;
-  });
+  const worse = (compare: (later: Arrival, row: Arrival) => number, part: "arrives" | "picture") =>
+    before.rows.filter((row) => {
+      const later = now.get(row.id);
+      return later ? compare(later, row) < 0 : row[part] !== null;
+    });
+  const lowered = worse((later, row) => scoreArrival(later) - scoreArrival(row), "arrives");
+  const darkened = worse(comparePictures, "picture");
   return { lowers: lowered.length, silences: lowered.filter(({ id }) => !now.get(id)?.arrives).length, darkens: darkened.length };
 }
 

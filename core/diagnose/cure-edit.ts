@@ -1,8 +1,8 @@
 import { effectiveSetting } from "@/core/device";
 import { findDevice, findPort, moveCableEnd, stepsOf, type Command, type Job, type SingleCommand } from "@/core/job";
+import { unreachable } from "@/core/outcome";
 import { withDrift } from "./drift";
 import type { Cure } from "./step";
-import { unreachable } from "@/core/outcome";
 
 /**
  * What a cure that helped changes in the job, as one edit; null where the job is right as it is planned and only the room was not.

@@ -58,14 +58,19 @@ export function standOf(finder: Finder, symptoms: readonly string[], observed: r
 }
 
 function workOut(finder: Finder, symptoms: readonly string[], observed: readonly Observed[]): Outcome<Stand, ObservedTrouble> {
-  const isOfOne = (one: Observed) => beliefAfter(finder.singles, [], [one]).ok;
-  const byOneFault = (seen: readonly Observed[]) => beliefAfter(finder.singles, symptoms, seen.filter(isOfOne));
+  const ofOneFault = new Set(observed.filter((one) => beliefAfter(finder.singles, [], [one]).ok));
+  const byOneFault = (seen: readonly Observed[]) =>
+    beliefAfter(
+      finder.singles,
+      symptoms,
+      seen.filter((one) => ofOneFault.has(one)),
+    );
   const alone = byOneFault(observed);
   if (!alone.ok) return alone;
   let given = finder.singles;
   let belief = alone.value;
   // An answer that two faults at once alone can give was offered by the pairs that were thought of then: they stay.
-  const offeredBy = observed.flatMap((one, index) => (isOfOne(one) ? [] : [byOneFault(observed.slice(0, index))]));
+  const offeredBy = observed.flatMap((one, index) => (ofOneFault.has(one) ? [] : [byOneFault(observed.slice(0, index))]));
   if (offeredBy.length || (observed.length && shareOfUnknown(given, belief) > THINKS_OF_TWO)) {
     given = withPairs(finder, distinctPairs([alone, ...offeredBy].flatMap((then) => (then.ok ? pairsOf(finder, then.value) : []))));
     const both = beliefAfter(given, symptoms, observed);

@@ -1,6 +1,6 @@
+import { unreachable } from "@/core/outcome";
 import { stepId, type Cure } from "./step";
 import type { Finder } from "./finder";
-import { unreachable } from "@/core/outcome";
 
 /** What a household can do with its own hands and remotes. */
 const isForHouseholds = (cure: Cure): boolean => {

@@ -2,10 +2,10 @@ import { householdChecks, type Cure, type Finder } from "@/core/diagnose";
 import { effectiveSetting, type Device } from "@/core/device";
 import { settingFact, type SettingKey } from "@/core/facts";
 import { chosenSoundSystem, findDevice, findPort, type Job } from "@/core/job";
+import { unreachable } from "@/core/outcome";
 import { deviceName, settingValueIn, unitName, socketLabel } from "@/core/text";
 import type { SheetCheck, SheetLine } from "./sheet-facts";
 import { sheetLine } from "./sheet-line";
-import { unreachable } from "@/core/outcome";
 
 /** A cure of the search for faults as a household does it; null for one that needs the trade. */
 function checkOf(job: Job, cure: Cure): SheetCheck | null {

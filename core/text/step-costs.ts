@@ -36,49 +36,43 @@ export function curePrice(job: Job, cure: Cure): string | null {
   }
 }
 
+const ASK_FIRST = "Whoever is watching or recording is interrupted: ask first.";
+const SET_BACK = "Set it back if it changed nothing.";
+const PLUG_BACK = "Plug it back afterwards.";
+
+const DISTURBS: Readonly<Record<Step["does"], string | null>> = {
+  ask: null,
+  "ask-players": null,
+  play: null,
+  act: null,
+  lamp: null,
+  panel: null,
+  "red-light": PLUG_BACK,
+  "found-list": null,
+  "format-list": null,
+  tone: "Say that a test tone comes, and begin quietly.",
+  bypass: PLUG_BACK,
+  set: null,
+  seat: null,
+  turn: null,
+  lead: "Set it back if it was not the lead, so that the good one returns to the van.",
+  power: null,
+  "own-key": "The sound stops for half a minute.",
+  restart: ASK_FIRST,
+  cycle: ASK_FIRST,
+  unpair: null,
+  update: "It takes the device out of use for some minutes; power must not fail meanwhile.",
+  "other-title": null,
+  "take-pcm": SET_BACK,
+  "go-round": SET_BACK,
+  unit: null,
+  "other-socket": SET_BACK,
+  replace: SET_BACK,
+  "follow-arrivals": null,
+};
+
 /** What a step disturbs, and what to do when it was not the cause; null where nothing. */
-export function disturbsSentence(step: Step): string | null {
-  switch (step.does) {
-    case "restart":
-    case "cycle":
-      return "Whoever is watching or recording is interrupted: ask first.";
-    case "own-key":
-      return "The sound stops for half a minute.";
-    case "update":
-      return "It takes the device out of use for some minutes; power must not fail meanwhile.";
-    case "lead":
-      return "Set it back if it was not the lead, so that the good one returns to the van.";
-    case "other-socket":
-    case "go-round":
-    case "replace":
-    case "take-pcm":
-      return "Set it back if it changed nothing.";
-    case "bypass":
-    case "red-light":
-      return "Plug it back afterwards.";
-    case "tone":
-      return "Say that a test tone comes, and begin quietly.";
-    case "ask":
-    case "ask-players":
-    case "play":
-    case "act":
-    case "lamp":
-    case "panel":
-    case "found-list":
-    case "format-list":
-    case "set":
-    case "seat":
-    case "turn":
-    case "power":
-    case "unpair":
-    case "other-title":
-    case "unit":
-    case "follow-arrivals":
-      return null;
-    default:
-      return unreachable(step);
-  }
-}
+export const disturbsSentence = ({ does }: Step): string | null => DISTURBS[does];
 
 /** Where a step can hurt: what to take care of. */
 export function stepDanger(job: Job, step: Step): string | null {

@@ -86,7 +86,7 @@ describe("a receiver in all-channel stereo", () => {
   });
 });
 
-test("a fact that nobody knows is told as what the row depends on, each once", async () => {
+test("a fact that nobody knows is named as what the row depends on, each once", async () => {
   const system = demoJob("02-console-through-arc", "systems");
   const unread: Job = {
     ...system,

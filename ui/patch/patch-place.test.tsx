@@ -68,7 +68,7 @@ describe("a chosen cable", () => {
   if (!cable) throw new Error("the loft has cables");
   const search = `cable=${cable.id}`;
 
-  test("can be another one: one without the control wire is told on the page", async () => {
+  test("can be another one, made without the control wire", async () => {
     const place = await openPlace(<PatchPlace />, loft, { search });
     await place.user.click(margin(place).getByRole("combobox", { name: "Control wire of the cable" }));
     await place.user.click(await place.findByTitle("made without it"));

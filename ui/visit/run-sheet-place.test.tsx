@@ -4,7 +4,7 @@ import { solve } from "@/core/chain";
 import type { Job } from "@/core/job";
 import { durationWords, stepCaution, visitStepWords } from "@/core/text";
 import { runSheet, USUAL_MINUTES } from "@/core/visit";
-import { demoJob } from "@/demo/demo-jobs";
+import { allNew, demoJob } from "@/demo/demo-jobs";
 import { openPlace } from "@/ui/under-test/open-place";
 import { RunSheetPlace } from "./index";
 
@@ -16,13 +16,6 @@ const nameOf = (job: Job, index: number) => {
   return visitStepWords(job, step, solve(job, "planned").rows);
 };
 const place = <RunSheetPlace minutes={USUAL_MINUTES} />;
-
-/** Everything is fitted on the visit itself, so it has every kind of step. */
-const allNew = (job: Job): Job => ({
-  ...job,
-  devices: job.devices.map((device) => ({ ...device, supply: "buy" as const })),
-  cables: job.cables.map((cable) => ({ ...cable, supply: "buy" as const })),
-});
 
 describe("the run sheet", () => {
   test("has the first step in hand, and every step in the order of the schedule beside it", async () => {
